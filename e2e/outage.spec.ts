@@ -109,7 +109,7 @@ test('how the columns of a roster were named is offered for the next list with s
     await page.getByLabel('Choose a file').setInputFiles(list);
   };
   await choose();
-  const first = page.getByLabel('Column 1');
+  const first = page.getByLabel('Column 1', { exact: true });
   await first.selectOption({ label: 'Given name' });
   await expect.poll(() => page.evaluate(() => JSON.stringify(localStorage))).toContain('roster columns');
   expect(await page.evaluate(() => JSON.stringify(localStorage))).not.toMatch(/Alder|Quill|Bryony/);

@@ -90,6 +90,8 @@ const views = [
   ['templates of sheets', '/school/templates', 'Sheet templates'],
   ['students', '/school/students', 'Students'],
   ['a roster', '/school/students/import', 'Import roster'],
+  ['the next school year', '/school/students/next-year', 'Next school year'],
+  ['photos', '/school/students/photos', 'Photos'],
   ['student cards', '/school/students/cards', 'Student cards'],
   ['reading cards', '/school/students/read', 'Read cards'],
   ['services', '/school/services', 'Services'],
@@ -98,7 +100,7 @@ const views = [
 
 /** Some pages are for the office or the administrator. */
 function whoOpens(path: string): string | undefined {
-  if (path === '/school/students/import') return 'hesper.tolland@fernhollow.example';
+  if (/^\/school\/students\/(?:import|next-year|photos)$/.test(path)) return 'hesper.tolland@fernhollow.example';
   return /^\/school\/(?:staff|activity|retention|setup|condition)$/.test(path)
     ? 'pell.arkwright@fernhollow.example'
     : undefined;

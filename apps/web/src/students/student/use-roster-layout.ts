@@ -4,7 +4,7 @@
  */
 import { rosterRoles, understandRoster, type RosterLayout, type RosterRole, type UnderstoodRoster } from '@hapset/core';
 import { useMemo, useState } from 'react';
-import { isLike, useDraft, type DraftHandle } from '../../platform/draft/use-draft.js';
+import { useDraft, type DraftHandle } from '../../platform/draft/use-draft.js';
 import type { Rows } from '../../platform/table-file/table.js';
 import { useOwnPlace } from '../../school/account/use-own-place.js';
 
@@ -34,9 +34,9 @@ export function useRosterLayout(rows: Rows): RosterLayoutHandle {
   const choose = (column: number, role: RosterRole): void =>
     setRoles(layout.roles.map((held, index) => (index === column ? role : held === role ? 'none' : held)));
   const isRoles = (value: unknown): value is readonly RosterRole[] =>
-    isLike(understood.roles)(value) &&
+    Array.isArray(value) &&
     value.length === understood.roles.length &&
-    value.every((role) => rosterRoles.includes(role));
+    value.every((role) => rosterRoles.includes(role as RosterRole));
   const place = useOwnPlace(`roster columns ${understood.roles.join('-')}`);
   return {
     layout,

@@ -135,15 +135,18 @@ const oddScores = { ...all(-7), id: -5.5 };
 function scoreId({ share, distinct, fill, looks, count }: ColumnFigures): number {
   if (share(({ email }) => email) > 0.8) return distinct > 0.95 ? 1.2 : -6;
   const idLike = share((look) => look.idLike || (look.digit && !look.text.includes(' ')));
-  if (idLike < 0.6 || (distinct < 0.9 && count > 3)) return -6;
+  if (idLike < 0.6) return -6;
   if (isSequence(looks)) return -4;
+  if (distinct < 0.5) return -6;
+  // Said twice by mistake, it is an id all the same where its head says so.
+  if (distinct < 0.9 && count > 3) return -1.2;
   const long = share(({ text }) => text.length >= 4);
   return (distinct > 0.97 ? 2.5 : 0) + (fill > 0.8 ? 0.5 : -1) + (long > 0.8 ? 0.5 : -2.5);
 }
 
-/** 1, 2, 3 down the rows, or again from 1 in each class. */
+/** 1, 2, 3 down the rows, or again from 1 in each class; with leading zeros they are ids. */
 function isSequence(looks: readonly CellLook[]): boolean {
-  const numbers = looks.map(({ text }) => (/^\d{1,4}\.?$/u.test(text) ? Number.parseInt(text, 10) : Number.NaN));
+  const numbers = looks.map(({ text }) => (/^[1-9]\d{0,3}\.?$/u.test(text) ? Number.parseInt(text, 10) : Number.NaN));
   if (looks.length < 3 || Number.isNaN(numbers[0]) || (numbers[0] ?? 9) > 1) return false;
   const steps = numbers.slice(1).filter((number, index) => number === (numbers[index] ?? 0) + 1 || number === 1).length;
   return steps >= (numbers.length - 1) * 0.9;

@@ -8,6 +8,20 @@ const students = (rows: readonly (readonly string[])[]): readonly string[] =>
     [schoolId ?? '', name, className].join(' | '),
   );
 
+const given = ['Anna', 'Ben', 'Clara', 'David', 'Emma', 'Felix', 'Greta', 'Hugo', 'Ida', 'Jonas'];
+const family = [
+  'Ashdown',
+  'Barker',
+  'Coldwell',
+  'Drayton',
+  'Fairley',
+  'Gorse',
+  'Holloway',
+  'Kershaw',
+  'Lockwood',
+  'Prior',
+];
+
 describe('columns with a head', () => {
   it('a role is held once, by the column that has more of it', () => {
     expect(
@@ -58,6 +72,12 @@ describe('columns with a head', () => {
     ).toEqual(['none', 'name', 'none', 'none', 'none']);
   });
 
+  it('have ids where a head says so, with leading zeros and with one that is said twice', () => {
+    const ids = ['0001', '0002', '0003', '0003', '0004'];
+    const rows = ids.map((id, index) => [id, family[index] ?? '', given[index] ?? '']);
+    expect(rolesOf(['Nummer', 'Nachname', 'Vorname'], ...rows)).toEqual(['id', 'family', 'given']);
+  });
+
   it('take e-mail addresses for ids where there are no others', () => {
     const rows = ['ann', 'bo', 'cy', 'di'].map((name, index) => [
       name,
@@ -73,20 +93,6 @@ describe('columns with a head', () => {
     ]);
   });
 });
-
-const given = ['Anna', 'Ben', 'Clara', 'David', 'Emma', 'Felix', 'Greta', 'Hugo', 'Ida', 'Jonas'];
-const family = [
-  'Ashdown',
-  'Barker',
-  'Coldwell',
-  'Drayton',
-  'Fairley',
-  'Gorse',
-  'Holloway',
-  'Kershaw',
-  'Lockwood',
-  'Prior',
-];
 
 describe('columns without a head', () => {
   it('tell given and family names by their values, whichever comes first', () => {
