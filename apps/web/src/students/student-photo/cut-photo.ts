@@ -1,4 +1,4 @@
-/** A photo as it is on a card: 4:5, small, drawn anew, so that nothing that a camera wrote into the file leaves the browser. */
+/** A photo as it is on a card: 4:5, small, drawn again, so that nothing that a camera wrote into the file leaves the browser. */
 
 /** Width and height, px: twice what a card of 20 mm prints. */
 const [widthPx, heightPx] = [480, 600];

@@ -44,7 +44,7 @@ function withoutMark(bytes: Uint8Array): TextEncoding {
   const [even = 0, odd = 0] = noughts;
   const found =
     odd > half * 0.4 && even < half * 0.1 ? 'utf-16le' : even > half * 0.4 && odd < half * 0.1 ? 'utf-16be' : null;
-  // Other signs than tabs and ends of lines stand in no table.
+  // Other signs than tabs and ends of lines are in no table.
   if (found === null || /[^\P{Cc}\t\r\n]/u.test(decodeText(bytes, found))) throw new Error('not text');
   return found;
 }
