@@ -24,22 +24,9 @@ export async function takeStudents(browser) {
   const buffer = Buffer.from(rows.join('\n').replaceAll('’', '\x92'), 'latin1');
   await page.getByLabel('Choose a file').setInputFiles({ name: 'Year 6, autumn.csv', mimeType: 'text/csv', buffer });
   await page.getByText('3 new').waitFor();
-  await page.mouse.wheel(0, 1000);
   await page.waitForTimeout(300);
   const shared = await page.screenshot();
-  await page.goto('/school/students/cards');
-  await page.getByText(/^Every device reads a card/).waitFor();
-  await page.getByRole('button', { name: 'Next page' }).click();
-  await page.getByText('2 of 3').waitFor();
-  await page.getByRole('button', { name: 'Next page' }).click();
-  await page.getByText('3 of 3').waitFor();
-  await page.locator('img.opacity-60').waitFor({ state: 'detached' });
-  await page.waitForTimeout(800);
-  const svg = decodeURIComponent(
-    (await page.getByRole('img', { name: /^Page 3/ }).getAttribute('src')).replace(/^[^,]*,/, ''),
-  );
-  const { default: sharp } = await import('sharp');
-  const cards = await sharp(Buffer.from(svg), { density: 68 }).png().toBuffer();
+  const cards = await takeCards(browser);
   await page.goto('/school/students/read');
   await page.getByLabel('Letters on the card').fill('00619');
   await page.getByRole('button', { name: 'Read', exact: true }).click();
@@ -47,10 +34,63 @@ export async function takeStudents(browser) {
   await page.waitForTimeout(300);
   await sideBySide(
     browser,
-    [cards, shared, await page.screenshot({ clip: { x: 0, y: 0, width: 1280, height: 320 } })],
+    [...cards, shared, await page.screenshot({ clip: { x: 0, y: 0, width: 1280, height: 420 } })],
     'students',
-    { width: 1916, height: 1194, direction: 'row;flex-wrap:wrap' },
+    { width: 1916, height: 1840, direction: 'row;flex-wrap:wrap' },
   );
+}
+
+const skins = ['#f1c9a5', '#8d5524', '#e0ac69', '#c68642', '#ffdbac'];
+const hairs = ['#b5651d', '#1b1b1b', '#5a3825', '#2c1b10', '#8a3324'];
+
+/** A portrait that is drawn, as base64. */
+async function drawPortrait(number) {
+  const { default: sharp } = await import('sharp');
+  const [skin, hair] = [skins[number % skins.length], hairs[(number * 3) % hairs.length]];
+  const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="480" height="600" viewBox="0 0 60 75"><rect width="60" height="75" fill="#e8eef2"/><ellipse cx="30" cy="76" rx="25" ry="22" fill="#3d5a80"/><rect x="25" y="40" width="10" height="14" fill="${skin}"/><ellipse cx="30" cy="30" rx="13" ry="16" fill="${skin}"/><path d="M16 30Q16 10 30 10Q44 10 44 30Q40 20 30 20Q20 20 16 30" fill="${hair}"/><circle cx="25" cy="30" r="1.4"/><circle cx="35" cy="30" r="1.4"/><path d="M25 38Q30 42 35 38" stroke="#7a3b2e" fill="none"/></svg>`;
+  return (await sharp(Buffer.from(svg)).jpeg().toBuffer()).toString('base64');
+}
+
+/** Cards in three designs with drawn portraits, and their backs. */
+async function takeCards(browser) {
+  const page = await newPage(browser, settings);
+  await signInAs(page, 'pell.arkwright@fernhollow.example');
+  await page.goto('/school');
+  const portraits = await Promise.all(Array.from({ length: 10 }, (_, number) => drawPortrait(number)));
+  const pages = await page.evaluate(async (pictures) => {
+    const send = async (method, path, body) => {
+      const answer = await fetch(path, {
+        method,
+        headers: { 'content-type': 'application/json' },
+        ...(body && { body: JSON.stringify(body) }),
+      });
+      return answer.json();
+    };
+    const school = await send('GET', '/api/school');
+    const cardReturnTo = '3 Mill Lane, Springcote, 01632 960001';
+    await send('PATCH', '/api/school', { ...school, studentPhotos: true, cardReturnTo });
+    const { rows } = await send('GET', '/api/students');
+    for (const [index, picture] of pictures.entries())
+      await send('PUT', `/api/students/${rows[index].id}/photo`, { picture });
+    const request = {
+      ...{ classNames: [], studentIds: rows.slice(0, 10).map(({ id }) => id), onlyNew: false, code: 'token' },
+      ...{ band: 'class', perPage: 10, paper: 'A4', newPagePerClass: true, schoolYear: '2026/27', validUntil: null },
+      ...{ fields: ['class', 'id', 'school', 'photo'], symbol: null, backs: true, templateId: null },
+    };
+    const svgs = [];
+    for (const [design, number] of [
+      ['band', 0],
+      ['big-code', 0],
+      ['upright', 0],
+      ['band', 1],
+    ])
+      svgs.push(
+        (await send('POST', '/api/student-card-previews', { request: { ...request, design }, page: number })).svg,
+      );
+    return svgs;
+  }, portraits);
+  const { default: sharp } = await import('sharp');
+  return Promise.all(pages.map((svg) => sharp(Buffer.from(svg), { density: 48 }).png().toBuffer()));
 }
 
 /** The composer, and a page of every kind of sheet. */
