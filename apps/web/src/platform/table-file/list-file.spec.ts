@@ -116,6 +116,24 @@ describe('a list out of a file', () => {
     });
   });
 
+  it.each(['xlsx', 'ods'] as const)(
+    'reads the sheet of %s that is chosen, and names those that hold something',
+    async (bookType) => {
+      const book = utils.book_new();
+      utils.book_append_sheet(book, utils.aoa_to_sheet([['About this file']]), 'Notes');
+      utils.book_append_sheet(book, utils.aoa_to_sheet([]), 'Empty');
+      utils.book_append_sheet(book, utils.aoa_to_sheet([['Id'], ['7']]), 'Students');
+      const made = file(new Uint8Array(write(book, { type: 'array', bookType }) as ArrayBuffer));
+      const sheets = ['Notes', 'Students'];
+      expect(await readListFile(made)).toMatchObject({ sheet: 'Notes', sheets, rows: [['About this file']] });
+      const chooseSheet = jest.fn(() => 1);
+      expect(await readListFile(made, { chooseSheet })).toMatchObject({ sheet: 'Students', rows: [['Id'], ['7']] });
+      expect(chooseSheet).toHaveBeenCalledWith([[['About this file']], [['Id'], ['7']]]);
+      expect(await readListFile(made, { chooseSheet, sheet: 'Notes' })).toMatchObject({ sheet: 'Notes' });
+      expect(await readListFile(file('a,b'))).toMatchObject({ sheet: null, sheets: [] });
+    },
+  );
+
   it('keeps leading zeros of ids, and takes what formulas show, never what they are', async () => {
     const book = utils.book_new();
     const sheet = utils.aoa_to_sheet([

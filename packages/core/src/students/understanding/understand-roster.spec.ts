@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { readRoster } from '../roster/read-roster.js';
-import { understandRoster } from './understand-roster.js';
+import { likeliestRoster, understandRoster } from './understand-roster.js';
 
 const rolesOf = (...rows: string[][]): readonly string[] => understandRoster(rows).roles;
 const students = (rows: readonly (readonly string[])[]): readonly string[] =>
@@ -202,6 +202,25 @@ describe('rows', () => {
       leftOut: [0],
     });
     expect(understandRoster([head, ...body], { headRow: null }).headRows).toEqual([]);
+  });
+});
+
+describe('the sheet of a workbook', () => {
+  const counts = [
+    ['Class', 'Students'],
+    ['6a', '24'],
+    ['6b', '25'],
+  ];
+
+  it('is the one that is most like a roster, and the first of several that are', () => {
+    expect(likeliestRoster([[['About this file'], ['Made by the office']], counts, [head, ...body]])).toBe(2);
+    expect(
+      likeliestRoster([
+        [head, ...body],
+        [head, ...body.slice(0, 4)],
+      ]),
+    ).toBe(0);
+    expect(likeliestRoster([counts])).toBe(0);
   });
 });
 
