@@ -134,6 +134,7 @@ describe('photos of students', () => {
   it('are not served once the school has switched them off, and all are deleted then', async () => {
     await add('Ann');
     await switchTo(false);
+    expect(await viewOf('Ann')).toMatchObject({ photoAt: null });
     expect((await scene.server.as('Hesper', 'GET', pathOf('Ann'))).status).toBe(404);
     const second = await TestServer.start({ database: scene.server.database });
     try {

@@ -19,11 +19,12 @@ export class CardsOfStudents {
       `SELECT students.id AS studentId,
          MAX(CASE WHEN printed.replaced_at IS NULL THEN prints.made_at END) AS madeAt,
          MAX(printed.replaced_at) AS lostAt,
-         MAX(photos.added_at) AS photoAt
+         MAX(CASE WHEN schools.student_photos THEN photos.added_at END) AS photoAt
        FROM students
          LEFT JOIN printed_cards printed ON printed.student_id = students.id
          LEFT JOIN prints ON prints.id = printed.print_id
          LEFT JOIN student_photos photos ON photos.student_id = students.id
+         LEFT JOIN schools ON schools.id = 1
        WHERE students.id IN (?) GROUP BY students.id`,
       [[...studentIds]],
     )) as { studentId: string; madeAt: Date | null; lostAt: Date | null; photoAt: Date | null }[];

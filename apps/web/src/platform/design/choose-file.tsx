@@ -33,12 +33,15 @@ const target =
 export function ChooseFiles({
   label,
   wide = false,
+  folder = false,
   onChoose,
   ...rest
 }: {
   readonly label: string;
   readonly accept?: string;
   readonly multiple?: boolean;
+  /** All files of a folder, with those in it. */
+  readonly folder?: boolean;
   readonly wide?: boolean;
   readonly onChoose: (files: readonly File[]) => void;
 }): ReactElement {
@@ -53,6 +56,7 @@ export function ChooseFiles({
           event.target.value = '';
           onChoose(chosen);
         }}
+        {...(folder && { webkitdirectory: '' })}
         {...rest}
       />
     </label>

@@ -51,8 +51,10 @@ function Adding(): ReactElement {
           <ChooseFiles
             label={t('photos.choose')}
             accept=".zip,image/jpeg,image/png,image/webp"
+            multiple
             onChoose={(files) => void choose(files)}
           />
+          <ChooseFiles label={t('photos.chooseFolder')} folder onChoose={(files) => void choose(files)} />
           <span className="text-body text-muted">{t('photos.howNamed')}</span>
         </div>
         {problem !== null && <Alert words={problem} className="mt-2 mb-0" />}
