@@ -234,6 +234,23 @@ function accountChanges({ ids, get }: Reading): readonly Change[] {
   ];
 }
 
+/** Of the school, other than those it has. */
+const otherSettings = {
+  name: 'New',
+  timeZone: 'Europe/Dublin',
+  language: 'en-GB',
+  paper: 'Letter',
+  printerMarginMm: 6,
+  duplexEdge: 'short',
+  duplexRightMm: 1,
+  duplexDownMm: -1,
+  publicAddress: 'https://new.example',
+  shortLinkHost: 'k.new.example',
+  visitorNetworks: ['10.1.0.0/16'],
+  cardReturnTo: '1 Mill Lane, 01632 960001',
+  studentPhotos: true,
+};
+
 async function schoolChanges({ scene, ids, get }: Reading): Promise<readonly Change[]> {
   const { version: _, ...school } = await get<SchoolView>('/api/school');
   const description = { id: 'x', name: 'Y', hosts: ['a.example'], addresses: [], walls: [], fixes: [] };
@@ -276,22 +293,7 @@ async function schoolChanges({ scene, ids, get }: Reading): Promise<readonly Cha
       route: 'changeSchool',
       who: 'Pell',
       path: '/api/school',
-      fields: {
-        ...school,
-        name: 'New',
-        timeZone: 'Europe/Dublin',
-        language: 'en-GB',
-        paper: 'Letter',
-        printerMarginMm: 6,
-        duplexEdge: 'short',
-        duplexRightMm: 1,
-        duplexDownMm: -1,
-        publicAddress: 'https://new.example',
-        shortLinkHost: 'k.new.example',
-        visitorNetworks: ['10.1.0.0/16'],
-        cardReturnTo: '1 Mill Lane, 01632 960001',
-        studentPhotos: true,
-      },
+      fields: { ...school, ...otherSettings },
       read: async () => ({ ...(await get<SchoolView>('/api/school')) }),
     },
   ];
