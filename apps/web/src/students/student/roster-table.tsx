@@ -78,7 +78,7 @@ function ColumnHead({
 }): ReactElement {
   const isOut = role === 'none';
   return (
-    <th className="min-w-40 pb-1.5 align-top font-normal">
+    <th className="min-w-48 pb-1.5 align-top font-normal">
       <span className="flex items-center gap-1">
         <SelectInput
           aria-label={t('rosterTable.column', { number: column + 1 })}
