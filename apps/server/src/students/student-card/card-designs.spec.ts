@@ -8,6 +8,7 @@ import { cardDesigns } from '@hapset/core';
 import { createZbarReader, createZxingReader, type ReaderEngine } from '@hapset/readers';
 import sharp from 'sharp';
 import { cardsRequest } from '../../test/cards-request.js';
+import { renderPage } from '../../test/render-page.js';
 import { Scene } from '../../test/scene.js';
 
 const names = [
@@ -61,21 +62,8 @@ describe('designs of student cards', () => {
 
   /** What both engines read on each card of a page that was cut apart, in the order of the cells. */
   const readPage = async (file: string, page: number, columns: number, rows: number): Promise<readonly string[]> => {
-    const picture = join(folder, 'page');
-    execFileSync('pdftoppm', [
-      '-r',
-      String(dpi),
-      '-f',
-      String(page),
-      '-l',
-      String(page),
-      '-singlefile',
-      '-png',
-      file,
-      picture,
-    ]);
-    const png = sharp(readFileSync(`${picture}.png`));
-    const { width = 0, height = 0 } = await png.metadata();
+    const png = renderPage(file, page, dpi);
+    const { width = 0, height = 0 } = await sharp(png).metadata();
     const edge = Math.round((10 / 25.4) * dpi);
     const [across, down] = [(width - 2 * edge) / columns, (height - 2 * edge) / rows];
     const read: string[] = [];
@@ -86,11 +74,7 @@ describe('designs of student cards', () => {
         width: Math.floor(across),
         height: Math.floor(down),
       };
-      const { data, info } = await sharp(readFileSync(`${picture}.png`))
-        .extract(card)
-        .greyscale()
-        .raw()
-        .toBuffer({ resolveWithObject: true });
+      const { data, info } = await sharp(png).extract(card).greyscale().raw().toBuffer({ resolveWithObject: true });
       const frame = { widthPx: info.width, heightPx: info.height, grey: new Uint8Array(data) };
       const texts = await Promise.all(engines.map(async (engine) => (await engine.read(frame))?.text ?? 'nothing'));
       if (new Set(texts).size > 1) throw new Error(`cell ${cell} reads ${texts.join(' and ')}`);

@@ -1,5 +1,5 @@
 import { execFileSync } from 'node:child_process';
-import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type {
@@ -14,6 +14,7 @@ import type {
 } from '@hapset/contract';
 import jsQR from 'jsqr';
 import sharp from 'sharp';
+import { renderPage } from '../../test/render-page.js';
 import { Scene } from '../../test/scene.js';
 import { until } from '../../test/until.js';
 import { cardsRequest } from '../../test/cards-request.js';
@@ -68,19 +69,7 @@ describe('student cards', () => {
     const file = join(folder, `${print.id}.pdf`);
     writeFileSync(file, (await scene.server.file('Hesper', `/api/prints/${print.id}/file`)).body as Buffer);
     execFileSync('qpdf', ['--check', file]);
-    execFileSync('pdftoppm', [
-      '-r',
-      '150',
-      '-f',
-      String(page),
-      '-l',
-      String(page),
-      '-singlefile',
-      '-png',
-      file,
-      join(folder, 'page'),
-    ]);
-    const png = readFileSync(join(folder, 'page.png'));
+    const png = renderPage(file, page, 150);
     const px = (mm: number): number => Math.round((mm / 25.4) * 150);
     const cards = Array.from({ length: 10 }, (_, index) => ({
       left: px((210 - 171.2) / 2 + (index % 2) * 85.6),
@@ -161,7 +150,8 @@ describe('student cards', () => {
     expect(print).toMatchObject({ codes: 1, fileName: `${first.name}, A4, 10 per page, student card.pdf` });
     const [fresh = ''] = await cardsOf(print, 1);
     expect(fresh).not.toBe(before);
-    expect(await lost()).toMatchObject({ cardMadeAt: expect.any(String) as string, cardLostAt: null });
+    const now = scene.server.clock.now().toISOString();
+    expect(await lost()).toMatchObject({ cardMadeAt: now, cardLostAt: null });
     expect(await readText(fresh)).toMatchObject({ result: 'student', student: { id: first.id } });
     expect(await preview({ onlyNew: true })).toMatchObject({ codes: 0 });
     expect(
@@ -197,7 +187,7 @@ describe('student cards', () => {
     await scene.server.ok('Hesper', 'PATCH', `/api/students/${id}`, { version: version + 1, left: false });
   });
 
-  it('that are read stand in one’s own list, once in a minute, and are saved as CSV', async () => {
+  it('that are read are in one’s own list, once in a minute, and are saved as CSV', async () => {
     const mine = () => scene.server.ok<CardReadingsPage>('Tobiah', 'GET', '/api/card-readings');
     expect(await mine()).toEqual({ rows: [], total: 0, byId: 0 });
     const [token = ''] = await cardsOf(await make({ classNames: ['6 Kestrel'] }), 1);

@@ -13,19 +13,17 @@ const mostSheets = 60;
 const mostListRows = 5000;
 
 export type ListFileProblem = 'too-large' | 'not-a-list' | 'empty' | 'too-wide';
-export type ListFile =
-  | {
-      readonly ok: true;
-      readonly name: string;
-      readonly rows: Rows;
-      readonly cut: boolean;
-      /** Null for workbooks, which say it themselves. */
-      readonly encoding: TextEncoding | null;
-      /** The sheet of a workbook that was read, and all that hold something; null and none for text. */
-      readonly sheet: string | null;
-      readonly sheets: readonly string[];
-    }
-  | { readonly ok: false; readonly problem: ListFileProblem };
+export interface ReadList {
+  readonly name: string;
+  readonly rows: Rows;
+  readonly cut: boolean;
+  /** Null for workbooks, which say it themselves. */
+  readonly encoding: TextEncoding | null;
+  /** The sheet of a workbook that was read, and all that hold something; null and none for text. */
+  readonly sheet: string | null;
+  readonly sheets: readonly string[];
+}
+export type ListFile = ({ readonly ok: true } & ReadList) | { readonly ok: false; readonly problem: ListFileProblem };
 
 export interface ListFileOptions {
   /** Null to find it out. */
@@ -57,12 +55,7 @@ export async function readListFile(
   }
 }
 
-interface Table {
-  readonly rows: Rows;
-  readonly encoding: TextEncoding | null;
-  readonly sheet: string | null;
-  readonly sheets: readonly string[];
-}
+type Table = Pick<ReadList, 'rows' | 'encoding' | 'sheet' | 'sheets'>;
 
 function listOf(
   name: string,

@@ -15,7 +15,7 @@ import { Alert } from '../../platform/design/alert.js';
 import { ChoiceField } from '../../platform/design/field.js';
 import { Panel } from '../../platform/design/panel.js';
 import { DraftOffer } from '../../platform/draft/draft-offer.js';
-import type { Rows } from '../../platform/table-file/table.js';
+import type { ReadList } from '../../platform/table-file/list-file.js';
 import { encodingWords } from '../../platform/wording/students.js';
 import { t } from '../words.js';
 import { RosterProblems } from './roster-problems.js';
@@ -24,14 +24,7 @@ import { useRosterLayout } from './use-roster-layout.js';
 import { WhatWouldChange } from './what-would-change.js';
 
 /** A list out of a file or the clipboard. */
-export interface OpenedList {
-  readonly name: string;
-  readonly rows: Rows;
-  readonly cut: boolean;
-  readonly encoding: TextEncoding | null;
-  /** Of a workbook; null for text. */
-  readonly sheet: string | null;
-  readonly sheets: readonly string[];
+export interface OpenedList extends ReadList {
   /** Null for pasted cells. */
   readonly file: File | null;
 }
