@@ -3,7 +3,7 @@ import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { CardsRequest, ImportedStudent, PrintView, SchoolView } from '@hapset/contract';
+import type { CardsRequest, ImportedStudent, PrintView, SchoolView, StudentsPage } from '@hapset/contract';
 import { cardDesigns } from '@hapset/core';
 import { createZbarReader, createZxingReader, type ReaderEngine } from '@hapset/readers';
 import sharp from 'sharp';
@@ -106,6 +106,15 @@ describe('designs of student cards', () => {
     expect(text).toContain('2026/27');
     expect(text).toMatch(/31\s+July\s+2027/);
     expect(text).toContain('00100');
+  });
+
+  it('says in words what the colour of its band means, whatever else is left out', async () => {
+    expect(textOf((await make({ fields: [] })).file).match(/6 Heron/g)).toHaveLength(3);
+    expect(textOf((await make({ fields: [], band: 'none' })).file)).not.toContain('6 Heron');
+    const all = await scene.server.ok<StudentsPage>('Hesper', 'GET', '/api/students?class=6%20Heron');
+    for (const { id, version } of all.rows)
+      await scene.server.ok('Hesper', 'PATCH', `/api/students/${id}`, { version, year: 'Year 9' });
+    expect(textOf((await make({ fields: [], band: 'year' })).file).match(/Year 9 · 6 Heron/g)).toHaveLength(3);
   });
 
   it('begins a page for each class, and says on the backs where a found card belongs', async () => {

@@ -120,7 +120,7 @@ export class CardPlanner {
       // Two rows of five upright cards are on a page that lies.
       lying: request.design === 'upright',
       perPage: request.perPage,
-      fields: ['title', 'instruction', 'tap', ...fieldsOf(request.fields, namesakes)],
+      fields: ['title', 'instruction', 'tap', ...fieldsOf(withWords(request), namesakes)],
       backs: request.backs ? { edge: duplexEdge, adjustment: { rightMm: duplexRightMm, downMm: duplexDownMm } } : null,
       design: { ...design, card: request.design, back: cardBack },
       newPagePerGroup: request.newPagePerClass,
@@ -223,6 +223,15 @@ function neededSizes(devices: readonly DeviceProfile[]): (payload: string) => nu
   };
 }
 
+/** Colour alone tells nobody: a band says in words what its colour means. */
+function withWords({ fields, band }: CardsRequest): CardsRequest['fields'] {
+  return band === 'none' || fields.includes('class') ? fields : ['class', ...fields];
+}
+
+function bandWords(band: CardsRequest['band'], { className, year }: StudentOnCard): string {
+  return band !== 'year' || year === '' || className.includes(year) ? className : `${year} · ${className}`;
+}
+
 function contentOf(student: StudentOnCard, payload: string, facts: CardFacts): SheetContent {
   const { name, className, year, id, schoolId } = student;
   const { request, school, words, neededFor, bands, photos, showsId } = facts;
@@ -240,7 +249,7 @@ function contentOf(student: StudentOnCard, payload: string, facts: CardFacts): S
       texts: {
         ...noTexts,
         number: showsId(id) ? (schoolId ?? '') : '',
-        class: className,
+        class: bandWords(request.band, student),
         place: school.name,
         what: words.ifFound,
         meaning: [school.name, school.cardReturnTo].filter((part) => part !== '').join(', '),
