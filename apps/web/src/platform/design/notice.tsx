@@ -29,7 +29,9 @@ export interface Notice {
 const loadToast = () => import('./notice-toast.js');
 const NoticeToast = lazy(() => loadToast().then(({ NoticeToast: component }) => ({ default: component })));
 
-const ChangeSentContext = createContext<(change: Promise<unknown>) => void>(() => undefined);
+type ChangeSent = UndoStack['changeSent'];
+
+const ChangeSentContext = createContext<ChangeSent>(() => undefined);
 const NoticeContext = createContext<(notice: Notice) => void>(() => undefined);
 
 /** Shows a notice; the one before goes. */
@@ -38,7 +40,7 @@ export function useNotice(): (notice: Notice) => void {
 }
 
 /** Tells of a change that was sent: Ctrl+Z waits until it is answered, since it is what was done last. */
-export function useChangeSent(): (change: Promise<unknown>) => void {
+export function useChangeSent(): ChangeSent {
   return useContext(ChangeSentContext);
 }
 
@@ -61,7 +63,7 @@ interface Notices {
   readonly hide: () => void;
   /** Undoes an action, or the last one of the page that is open where none is given. */
   readonly undo: (action: Undoable | null) => boolean;
-  readonly changeSent: (change: Promise<unknown>) => void;
+  readonly changeSent: ChangeSent;
 }
 
 function useNotices(): Notices {
@@ -97,7 +99,7 @@ function useNotices(): Notices {
     [stack, say],
   );
   const hide = useMemo(() => () => setShown(null), []);
-  const changeSent = useCallback((change: Promise<unknown>) => stack.changeSent(change), [stack]);
+  const changeSent: ChangeSent = useCallback((...sent) => stack.changeSent(...sent), [stack]);
   return { shown, show, hide, undo, changeSent };
 }
 

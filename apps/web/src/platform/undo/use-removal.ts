@@ -33,14 +33,12 @@ export function useRemoval({ remove, restore, params, words, leadsTo }: Removal)
   const changed = (): Promise<void> => client.invalidateQueries();
   const undoing = useMutation({ mutationFn: () => call(restore, { params }), onSuccess: changed });
   const undo = (): void => sendChange(undoing, undefined);
-  const removal = useMutation({
-    mutationFn: () => call(remove, { params }),
-    onSuccess: () => {
-      notice({ words, undo, ...(leadsTo !== undefined && { page: leadsTo }) });
-      // Before anything is asked again: the page that is open is gone as well.
-      if (leadsTo !== undefined) void navigate(leadsTo);
-      return changed();
-    },
-  });
-  return { error: removal.error, run: () => sendChange(removal, undefined, { onError: null }) };
+  const removal = useMutation({ mutationFn: () => call(remove, { params }) });
+  const onSuccess = (): Promise<void> => {
+    notice({ words, undo, ...(leadsTo !== undefined && { page: leadsTo }) });
+    // Before anything is asked again: the page that is open is gone as well.
+    if (leadsTo !== undefined) void navigate(leadsTo);
+    return changed();
+  };
+  return { error: removal.error, run: () => sendChange(removal, undefined, { onSuccess, onError: null }) };
 }

@@ -88,4 +88,21 @@ describe('what follows a change', () => {
     await act(async () => answer());
     await waitFor(() => expect(undone).toEqual(['Delete', 'Move']));
   });
+
+  it('is undone in the order in which people acted, also where the answers arrive in another one', async () => {
+    const undone: string[] = [];
+    let answer = (): void => undefined;
+    const answered = new Promise<void>((resolve) => (answer = resolve));
+    renderPage(
+      <TwoChanges answers={{ Move: answered, Delete: Promise.resolve() }} onUndo={(what) => undone.push(what)} />,
+    );
+    fireEvent.click(screen.getByRole('button', { name: 'Move' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Delete' }));
+    await screen.findByText('Delete: done');
+    fireEvent.keyDown(document.body, { key: 'z', ctrlKey: true });
+    await act(async () => answer());
+    await waitFor(() => expect(undone).toEqual(['Delete']));
+    fireEvent.keyDown(document.body, { key: 'z', ctrlKey: true });
+    await waitFor(() => expect(undone).toEqual(['Delete', 'Move']));
+  });
 });

@@ -4,7 +4,8 @@ import { useChangeSent, useNotice } from '../design/notice.js';
 import { wordsFor } from '../wording/problems.js';
 
 interface Afterwards<Reply> {
-  readonly onSuccess?: (reply: Reply) => void;
+  /** What it returns is waited for before Ctrl+Z acts. */
+  readonly onSuccess?: (reply: Reply) => unknown;
   /** What to do when it fails: told at the foot of the page, unless given. `null` where the form shows the error itself. */
   readonly onError?: ((error: Error) => void) | null;
 }
@@ -28,7 +29,7 @@ export function useSendChange(): SendChange {
   const changeSent = useChangeSent();
   return useCallback(
     (mutation, request, { onSuccess, onError = (error: Error) => notice({ words: wordsFor(error) }) } = {}) => {
-      changeSent(mutation.mutateAsync(request).then(onSuccess, (error: unknown) => onError?.(error as Error)));
+      changeSent(mutation.mutateAsync(request), onSuccess, (error) => onError?.(error as Error));
     },
     [notice, changeSent],
   );
