@@ -13,6 +13,7 @@ const require = createRequire(import.meta.url);
 export const families = [
   'sans',
   'arabic',
+  'arabic-more',
   'hebrew',
   'devanagari',
   'bengali',
@@ -38,7 +39,9 @@ const own: Readonly<Record<SheetFont, string>> = {
 };
 const names: Readonly<Record<Family, readonly [folder: string, file: string]>> = {
   sans: ['noto-sans', 'NotoSans'],
-  arabic: ['noto-sans-arabic', 'NotoSansArabic'],
+  // Each letter is a glyph of its own, so that text is found and copied as it was typed; the other one puts letters together from dots.
+  arabic: ['vazirmatn', 'Vazirmatn'],
+  'arabic-more': ['noto-sans-arabic', 'NotoSansArabic'],
   hebrew: ['noto-sans-hebrew', 'NotoSansHebrew'],
   devanagari: ['noto-sans-devanagari', 'NotoSansDevanagari'],
   bengali: ['noto-sans-bengali', 'NotoSansBengali'],
@@ -55,9 +58,9 @@ const names: Readonly<Record<Family, readonly [folder: string, file: string]>> =
 
 function pathOf(face: Face): string {
   if (face in own) return own[face as SheetFont];
-  const [family, weight] = face.split('-') as [Family, 'regular' | 'bold'];
-  const [folder, file] = names[family];
-  const style = weight === 'bold' ? '700Bold' : '400Regular';
+  const cut = face.lastIndexOf('-');
+  const [folder, file] = names[face.slice(0, cut) as Family];
+  const style = face.slice(cut + 1) === 'bold' ? '700Bold' : '400Regular';
   return `${folder}/${style}/${file}_${style}.ttf`;
 }
 

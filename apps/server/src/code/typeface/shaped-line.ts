@@ -13,6 +13,10 @@ export interface ShapedRun {
   /** From the line's left edge, and as wide, in em. */
   readonly xEm: number;
   readonly widthEm: number;
+  /** Its place in the order in which the line is read. */
+  readonly place: number;
+  /** Its letters are drawn from the last to the first. */
+  readonly isReversed: boolean;
   /** What it says where the letters that are drawn would not be found again as they were typed; null where they are. */
   readonly actual: string | null;
 }
@@ -49,6 +53,9 @@ const invisible = /\p{Default_Ignorable_Code_Point}/u;
 /** Scripts whose drawn letters are not in the order of the typed ones. */
 const reordered = /\p{Script=Devanagari}|\p{Script=Bengali}|\p{Script=Tamil}|\p{M}/u;
 
+/** Faces of scripts whose letters are drawn in another order than they are read. */
+const turnedFaces: readonly Family[] = ['devanagari', 'bengali', 'tamil', 'arabic', 'hebrew'];
+
 const mostKept = 20_000;
 const kept = new Map<string, ShapedLine>();
 
@@ -66,6 +73,7 @@ interface Piece {
   readonly face: Face;
   readonly level: number;
   readonly text: string;
+  readonly place: number;
 }
 
 function shape(text: string, font: SheetFont, han: HanForms): ShapedLine {
@@ -76,7 +84,7 @@ function shape(text: string, font: SheetFont, han: HanForms): ShapedLine {
   ) {
     const widthEm = advanceOf(font, text);
     return {
-      runs: text === '' ? [] : [{ face: font, text, xEm: 0, widthEm, actual: null }],
+      runs: text === '' ? [] : [{ face: font, text, xEm: 0, widthEm, place: 0, isReversed: false, actual: null }],
       widthEm,
       fromRight: false,
     };
@@ -92,6 +100,8 @@ function shape(text: string, font: SheetFont, han: HanForms): ShapedLine {
       text: drawn,
       xEm,
       widthEm,
+      place: piece.place,
+      isReversed: piece.level % 2 === 1,
       actual: piece.level % 2 === 0 && reordered.test(drawn) ? piece.text : null,
     });
     xEm += widthEm;
@@ -106,13 +116,13 @@ export function formsOf(text: string, han: HanForms): Family {
 }
 
 function piecesOf(text: string, levels: Uint8Array, font: SheetFont, forms: Family): readonly Piece[] {
-  const pieces: { face: Face; level: number; text: string }[] = [];
+  const pieces: { face: Face; level: number; text: string; place: number }[] = [];
   let at = 0;
   for (const { character, face } of facesOf(text, font, forms)) {
     const level = levels[at] ?? 0;
     const last = pieces.at(-1);
     if (last && last.face === face && last.level === level) last.text += character;
-    else pieces.push({ face, level, text: character });
+    else pieces.push({ face, level, text: character, place: pieces.length });
     at += character.length;
   }
   return pieces;
@@ -135,12 +145,37 @@ function facesOf(text: string, font: SheetFont, forms: Family): readonly FacedCh
       face: faceFor(character, font, forms) ?? font,
     })),
   );
+  joinWords(words, font);
   const latin = words.flat().some(({ character, face }) => face === sans && /\p{Script=Latin}/u.test(character));
-  return words.flatMap((word) =>
+  const faced = words.flatMap((word) =>
     latin || word.some(({ face }) => face === sans)
       ? word.map((one) => (one.face === font && hasAll(sans, one.character) ? { ...one, face: sans } : one))
       : word,
   );
+  return joinTurned(faced);
+}
+
+/** Letters that join are of one face in a word. */
+function joinWords(words: FacedCharacter[][], font: SheetFont): void {
+  const more = besides(font, 'arabic-more');
+  words.forEach((word, index) => {
+    if (word.some(({ face }) => face === more)) words[index] = word.map((one) => inFace(one, more));
+  });
+}
+
+/** Blanks and marks behind such a script belong to its run: whoever reads the file then meets whole stretches of text. */
+function joinTurned(characters: readonly FacedCharacter[]): readonly FacedCharacter[] {
+  let last: Face | null = null;
+  return characters.map((one) => {
+    if (turnedFaces.some((family) => one.face.startsWith(family))) last = one.face;
+    // Brackets and quotes are mirrored where a line runs from right to left, which fonts don't do.
+    else if (/[\p{L}\p{N}\p{Ps}\p{Pe}\p{Pi}\p{Pf}\p{S}]/u.test(one.character)) last = null;
+    return last === null ? one : inFace(one, last);
+  });
+}
+
+function inFace(one: FacedCharacter, face: Face): FacedCharacter {
+  return hasAll(face, one.character) ? { ...one, face } : one;
 }
 
 function hasAll(face: Face, character: string): boolean {
