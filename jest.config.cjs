@@ -39,6 +39,7 @@ const left = process.env.HAPSET_LONG === '1' ? ['/node_modules/'] : ['/node_modu
 const ownPackages = {
   '^@hapset/core/re2$': `${__dirname}/packages/core/src/gather/service-description/re2-pattern.ts`,
   '^@hapset/core/icons$': `${__dirname}/packages/core/src/code/look/icons.ts`,
+  '^@hapset/student-texts/languages$': `${__dirname}/packages/student-texts/src/language.ts`,
   '^@hapset/(core|contract|readers|student-texts)$': `${__dirname}/packages/$1/src/index.ts`,
 };
 

@@ -45,6 +45,7 @@ export default defineConfig({
       '@hapset/core': source('core'),
       '@hapset/contract': source('contract'),
       '@hapset/readers': source('readers'),
+      '@hapset/student-texts/languages': file('../../packages/student-texts/src/language.ts'),
       '@hapset/student-texts': source('student-texts'),
     },
   },

@@ -1,35 +1,61 @@
-/** What is on a sheet below the instruction: what to tap after scanning, and what to do where a scanner shows text only. */
+/** What sheets say by themselves, in the languages that were chosen: where to point the camera, what to tap, and what to do where only text appears. */
 import { ignoring, type ScannerAct, type ScannerProfile } from '@hapset/core';
+import { languages, studentTexts, type LanguageTag, type StudentTextKey } from '@hapset/student-texts';
 import { firstInstructions } from '../../gather/material/new-material.js';
 
-const tapWords: Readonly<Record<ScannerAct, string>> = {
-  link: 'Then tap the address that appears.',
-  'bare-address': 'Then tap the address that appears.',
-  contact: 'Then tap the contact that appears to add it.',
-  event: 'Then tap the event that appears to add it.',
-  place: 'Then tap the place that appears to open the map.',
-  'e-mail': 'Then tap the mail that appears.',
-  phone: 'Then tap the number that appears.',
-  'text-message': 'Then tap the message that appears.',
-  network: 'Then tap the network that appears to join it.',
+const tapKeys: Readonly<Record<ScannerAct, StudentTextKey>> = {
+  link: 'sheetTapLink',
+  'bare-address': 'sheetTapLink',
+  contact: 'sheetTapContact',
+  event: 'sheetTapEvent',
+  place: 'sheetTapPlace',
+  'e-mail': 'sheetTapEmail',
+  phone: 'sheetTapPhone',
+  'text-message': 'sheetTapMessage',
+  network: 'sheetTapNetwork',
 };
 
-const byHand: Readonly<Record<ScannerAct, string>> = {
-  link: 'Only text appears? Copy it into the browser.',
-  'bare-address': 'Only text appears? Copy it into the browser.',
-  contact: 'Only text appears? Read the name and number in it.',
-  event: 'Only text appears? The name, day and time are in it.',
-  place: 'Only text appears? The two numbers are degrees north and east.',
-  'e-mail': 'Only text appears? The address is in it.',
-  phone: 'Only text appears? Dial the number in it.',
-  'text-message': 'Only text appears? Send it by hand.',
-  network: 'Only text appears? Name and password are in it, after S: and P:.',
+const onlyTextKeys: Readonly<Record<ScannerAct, StudentTextKey>> = {
+  link: 'sheetOnlyTextLink',
+  'bare-address': 'sheetOnlyTextLink',
+  contact: 'sheetOnlyTextContact',
+  event: 'sheetOnlyTextEvent',
+  place: 'sheetOnlyTextPlace',
+  'e-mail': 'sheetOnlyTextEmail',
+  phone: 'sheetOnlyTextPhone',
+  'text-message': 'sheetOnlyTextMessage',
+  network: 'sheetOnlyTextNetwork',
 };
 
-/** '' where the instruction says it already, or where there is nothing to tap. @param act null for words */
-export function tapLine(act: ScannerAct | null, devices: readonly ScannerProfile[], instruction: string): string {
+/** Whether the teacher left the instruction as it came: then the sheet says it in its own languages. */
+export function isFirstInstruction(instruction: string): boolean {
+  return (Object.values(firstInstructions) as readonly string[]).includes(instruction);
+}
+
+/** Where to point the camera. @param act null for words, which are read on the spot */
+export function pointLine(act: ScannerAct | null, tag: LanguageTag): string {
+  return studentTexts(tag)(act === null ? 'sheetPointAndRead' : 'sheetPoint');
+}
+
+/** What to tap; '' where nothing is to be tapped. @param act null for words */
+export function tapLine(act: ScannerAct | null, devices: readonly ScannerProfile[], tag: LanguageTag): string {
   if (act === null) return '';
-  // The first instructions name the tap themselves.
-  const tap = (Object.values(firstInstructions) as readonly string[]).includes(instruction) ? '' : tapWords[act];
-  return [tap, ignoring(devices, act).length > 0 ? byHand[act] : ''].filter((part) => part !== '').join(' ');
+  const say = studentTexts(tag);
+  const byHand = ignoring(devices, act).length > 0 ? say(onlyTextKeys[act]) : '';
+  return [say(tapKeys[act]), byHand].filter((part) => part !== '').join(' ');
+}
+
+/** What was remembered of a sheet before it had languages, so that older ones can be compared with now. */
+export function rememberedTap(act: ScannerAct | null, devices: readonly ScannerProfile[], instruction: string): string {
+  if (act === null) return '';
+  const say = studentTexts('en');
+  const tap = isFirstInstruction(instruction) ? '' : say(tapKeys[act]);
+  return [tap, ignoring(devices, act).length > 0 ? say(onlyTextKeys[act]) : ''].filter((part) => part !== '').join(' ');
+}
+
+/** Those of the wanted languages that there are phrases in; English where there are none. */
+export function phraseLanguages(wanted: readonly string[]): readonly LanguageTag[] {
+  const found = languages.filter(({ tag }) => wanted.includes(tag)).map(({ tag }) => tag);
+  const inOrder = wanted.flatMap((tag) => found.find((each) => each === tag) ?? []);
+  return inOrder.length > 0 ? inOrder : ['en'];
 }
