@@ -7,43 +7,45 @@ export {
   type DuplexEdge,
   type Grid,
   type GridProblem,
-  type MmBox,
-  type PaperSize,
 } from './sheet/grid.js';
+export { type MmBox, type PaperSize } from './face/box.js';
+export {
+  backFields,
+  choiceOf,
+  directionOf,
+  faceFields,
+  type BackField,
+  type FaceField,
+  type LaidField,
+  type TextField,
+} from './face/fields.js';
+export { faceLayouts, layoutsOf, type FaceLayoutName } from './face/face-design-of.js';
 export {
   accentReads,
-  backFields,
-  cardBack,
   cardDesigns,
-  faceFields,
   plainAccent,
   plainSheetDesign,
   composedKinds,
   sheetKinds,
   usualFields,
-  type BackField,
   type CardDesign,
-  type FaceDesign,
-  type FaceField,
-  type FacePart,
   type HeaderPicture,
   type SheetDesign,
   type SheetKind,
-  type TextField,
 } from './sheet/design.js';
-export { layoutFace } from './sheet/face.js';
+export { longestPrintedAddress, typedAddress } from './sheet/printed-address.js';
 export { bandColours } from './sheet/band-colours.js';
-export { type ArrowBox, type CodeBox, type FaceContent, type FaceLayout, type TextBox } from './sheet/face-content.js';
+export { type CodeBox, type FaceContent, type FaceLayout, type TextBox } from './face/face-content.js';
 export { compose, layoutPage } from './sheet/compose.js';
 export {
   frontsOf,
   pagesOf,
   type Composition,
-  type PageArrow,
   type PageBand,
   type PageCode,
   type PageLine,
   type PagePicture,
+  type PageTapSign,
   type PageText,
   type SheetItem,
   type SheetPage,

@@ -1,7 +1,7 @@
 import { plainSheetDesign, usualFields, type SheetKind } from '../paper/sheet/design.js';
 import { compose } from '../paper/sheet/compose.js';
 import { type Composition, type SheetItem, type SheetPage, type SheetSetup } from '../paper/sheet/sheet-page.js';
-import { type MmBox } from '../paper/sheet/grid.js';
+import { type MmBox } from '../paper/face/box.js';
 import { usualLabels, usualPerPage } from '../paper/sheet/kinds.js';
 import type { MeasureText } from '../code/typeface/text.js';
 /** Every character half an em wide, those of scripts without blanks a whole one. */
@@ -77,7 +77,7 @@ export function boxesOf(page: SheetPage, items: readonly SheetItem[]): readonly 
     }),
     ...page.texts,
     ...page.pictures,
-    ...page.arrows,
+    ...page.tapSigns,
   ];
 }
 

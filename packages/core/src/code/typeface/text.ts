@@ -27,23 +27,30 @@ export interface TextOptions {
   /** Smallest size that still reads from where it must. */
   readonly floorPt: number;
   readonly widthMm: number;
+  /** Smaller letters come before more lines than these. */
   readonly maxLines: number;
+  /** Lines at the smallest size, before words are left out; `maxLines` where absent. */
+  readonly mostLines?: number;
+  /** Where lines may end: as its language has it (UAX 14), or as in addresses, after "/", "-", "?" and "&" alone. */
+  readonly breaks?: 'words' | 'address';
 }
 
 /** Fits `text`; an empty text gives no lines. */
 export function fitText(text: string, options: TextOptions, measure: MeasureText): FittedText {
-  const pieces = piecesOf(text);
+  const { maxLines, mostLines = maxLines, breaks = 'words' } = options;
+  const pieces = breaks === 'words' ? piecesOf(text) : piecesOfAddress(text);
   for (let sizePt = options.sizePt; sizePt > options.floorPt; sizePt -= 1) {
     const fits = (part: string): boolean => measure(part, options.font, sizePt) <= options.widthMm;
     // Wrapping comes before shrinking; a word is broken only where it is too long for a line even at the floor.
     if (pieces.some((piece) => !fits(piece.trimEnd()))) continue;
     const lines = wrap(pieces, fits);
-    if (lines.length <= options.maxLines) return { lines, sizePt, cut: false };
+    if (lines.length <= maxLines) return { lines, sizePt, cut: false };
   }
   const fits = (part: string): boolean => measure(part, options.font, options.floorPt) <= options.widthMm;
   const lines = wrap(pieces, fits);
-  if (lines.length <= options.maxLines) return { lines, sizePt: options.floorPt, cut: false };
-  const kept = lines.slice(0, options.maxLines);
+  const isWhole = breaks === 'words' || pieces.every((piece) => fits(piece));
+  if (lines.length <= mostLines && isWhole) return { lines, sizePt: options.floorPt, cut: false };
+  const kept = lines.slice(0, mostLines);
   kept[kept.length - 1] = ellipsize(kept.at(-1) ?? '', fits);
   return { lines: kept, sizePt: options.floorPt, cut: true };
 }
@@ -60,6 +67,11 @@ function piecesOf(text: string): readonly string[] {
     from = next.position;
   }
   return pieces;
+}
+
+/** An address breaks behind these marks, and never inside a host or a word. */
+function piecesOfAddress(text: string): readonly string[] {
+  return text.trim().match(/[^/\-?&]*[/\-?&]+|[^/\-?&]+/gu) ?? [];
 }
 
 function wrap(pieces: readonly string[], fits: (text: string) => boolean): string[] {

@@ -1,28 +1,35 @@
 /** What one face shows, and the boxes in which it lies. All lengths in mm. */
 import { type Surround } from '../../code/look/frame.js';
-import type { TextField } from './design.js';
-import type { MmBox } from './grid.js';
 import { type SheetFont } from '../../code/typeface/text.js';
+import type { MmBox } from './box.js';
+import type { LaidField } from './fields.js';
 
 /** What one face shows. */
 export interface FaceContent {
-  readonly texts: Readonly<Partial<Record<TextField, string>>>;
+  readonly texts: Readonly<Partial<Record<LaidField, string>>>;
   /** Null on backs. */
   readonly code: { readonly modules: number; readonly surround: Surround } | null;
   /** Side of the symbol that the distance asks for, mm. */
   readonly neededMm: number;
   /** Width by height of what may be shown, where there is one. */
   readonly pictures: Readonly<Partial<Record<PictureBox['which'], number>>>;
+  /** The side where texts, number and margins begin. */
+  readonly direction?: 'ltr' | 'rtl';
+  /** From where it is read, metres; texts that may grow do so up to what that asks for. Absent for what is in the hand. */
+  readonly distanceM?: number;
 }
+
+/** Inks of a text: black, grey, the title's colour, or the paper's in a solid block. */
+export type TextTone = 'ink' | 'quiet' | 'accent' | 'paper';
 
 /** A text with its lines, in its box. */
 export interface TextBox extends MmBox {
-  readonly field: TextField;
+  readonly field: LaidField;
   readonly font: SheetFont;
   readonly sizePt: number;
-  readonly tone: 'ink' | 'quiet' | 'accent';
-  /** Where lines begin: in the middle, or at the side where their script begins. */
-  readonly align: 'middle' | 'start';
+  readonly tone: TextTone;
+  /** Where lines begin: in the middle, at one side, or at the side where their own script begins. */
+  readonly align: 'middle' | 'start' | 'left' | 'right';
   readonly lines: readonly string[];
 }
 
@@ -39,15 +46,13 @@ export interface PictureBox extends MmBox {
   readonly which: 'header' | 'material' | 'photo';
 }
 
-/** An arrow in its box. */
-export interface ArrowBox extends MmBox {
-  readonly to: 'up' | 'left';
-}
+/** A small drawing beside what to tap: a phone with a finger on it. */
+export type TapSign = MmBox;
 
-/** An area of one colour behind what is written on it. */
+/** An area behind what is written on it: of one colour, solid in the title's colour, or with a line around it. */
 export interface BandBox extends MmBox {
-  /** `#rrggbb`, pale enough for black letters. */
-  readonly colour: string;
+  /** `#rrggbb`, pale enough for black letters; or the title's own colour, filled or as a line. */
+  readonly colour: string | 'solid' | 'outline';
 }
 
 /** Everything on one face, in mm from its cell's corner. */
@@ -55,10 +60,10 @@ export interface FaceLayout {
   readonly code: CodeBox | null;
   readonly texts: readonly TextBox[];
   readonly pictures: readonly PictureBox[];
-  readonly arrows: readonly ArrowBox[];
+  readonly tapSigns: readonly TapSign[];
   readonly bands: readonly BandBox[];
   /** Texts that end with an ellipsis. */
-  readonly cut: readonly TextField[];
+  readonly cut: readonly LaidField[];
   /** Texts for which there is no room. */
-  readonly leftOut: readonly TextField[];
+  readonly leftOut: readonly LaidField[];
 }

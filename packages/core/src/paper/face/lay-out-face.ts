@@ -1,38 +1,44 @@
 /**
- * Lays out one face of a sheet: a poster, a panel of a table card, a card, a row of a handout. The code takes its side, texts are stacked
- * over and under it or in a column beside it; they shrink together before the code gets smaller than it must be, and what has no room
- * at all is left out and said so. Boxes never overlap and never leave the face.
+ * Lays out one face of a sheet: a poster, a panel of a table card, a card, a row of a handout. First the code gets what its distance asks
+ * for, then letters are as large as there is room, then the code grows. What may be left out goes first, then words are cut, then texts are
+ * left out; each is said. Boxes never overlap and never leave the face.
  */
-import { plainSurround } from '../../code/look/frame.js';
-import type { FaceDesign, FacePart, TextField } from './design.js';
-import type { MmBox } from './grid.js';
-import { type MeasureText } from '../../code/typeface/text.js';
-import {
-  type FaceContent,
-  type TextBox,
-  type CodeBox,
-  type PictureBox,
-  type ArrowBox,
-  type FaceLayout,
-} from './face-content.js';
-import { type Block, type Problem, blocksOf, stackMm, isCut, at } from './face-blocks.js';
+import type { MeasureText } from '../../code/typeface/text.js';
+import type { MmBox } from './box.js';
+import type { FaceContent, FaceLayout } from './face-content.js';
+import type { FaceDesign, FaceNode } from './face-node.js';
+import type { LaidField } from './fields.js';
+import { codeShape, measureNode, type Measured, type Sizing } from './measure-node.js';
+import { Placement } from './place-node.js';
+import { fieldsOf, withoutOptional, withoutFields, present } from './prune-node.js';
+import { typeSizePt } from './reading-size.js';
 
-/** Texts are tried at these shares of their size. */
-const shares = [1, 0.9, 0.8, 0.7, 0.6, 0.5];
-/** Wider than this, texts stand beside the code. */
+/** Letters are tried at these shares of their size. */
+const typeScales = [1, 0.94, 0.88, 0.82, 0.76, 0.7, 0.64, 0.58, 0.52, 0.46, 0.4] as const;
+const leastScale = 0.4;
+/** Wider than this, the code is beside the texts. */
 const wideAspect = 1.12;
 /** Of the shorter side of a face that the code keeps, whatever is written; what has no room then is left out. */
 const keptForCode = 0.5;
-/** Of the width of a face that the code may take beside texts, where its design says nothing else. */
-const usualMostBeside = 0.62;
+/** The shorter side of A4, by which sizes are given. */
+const a4Mm = 210;
+const largestPaperScale = 1.2;
+/** Texts are not cut to fewer lines than these. */
+const fewestLines = 2;
+/** Beyond those of the design. */
+const mostExtraLines = 4;
 /** Who goes first where there is no room. */
-const firstToGo: readonly TextField[] = [
+const firstToGo: readonly LaidField[] = [
+  'address',
+  'foot',
   'place',
   'where',
   'class',
+  'point-2',
+  'tap-2',
   'tap',
-  'address',
   'for-whom',
+  'point',
   'instruction',
   'password',
   'meaning',
@@ -41,278 +47,255 @@ const firstToGo: readonly TextField[] = [
   'what',
 ];
 
-/** Lays out `content` in `space`. */
-export function layoutFace(design: FaceDesign, space: MmBox, content: FaceContent, measure: MeasureText): FaceLayout {
-  const beside =
-    content.code !== null &&
-    (design.way === 'beside' || (design.way === 'fitting' && space.widthMm > space.heightMm * wideAspect));
-  const present = design.parts.filter((part) => isPresent(part, content));
-  const solve = beside ? solveBeside : solveOver;
-  // First with what is shown where there is room, then without it, then without one text after the other.
-  const needed = present.filter((part) => part.kind === 'text' || (part.kind === 'picture' && part.which === 'header'));
-  const attempts = [
-    present,
-    present.filter((part) => part.kind !== 'picture' || part.which === 'header'),
-    needed,
-    ...withoutOneMore(needed.filter((part) => part.kind === 'text')),
-  ];
-  for (const parts of attempts) {
-    const found = solve({ design, space, content, parts, measure, last: parts.length === 0 });
-    if (found)
-      return {
-        ...found,
-        leftOut: present.flatMap((part) => (part.kind === 'text' && !parts.includes(part) ? [part.field] : [])),
-      };
-  }
-  throw new Error('a face without texts always has room');
-}
-
-type Solution = Omit<FaceLayout, 'leftOut'>;
-
-function isPresent(part: FacePart, { texts, pictures, code }: FaceContent): boolean {
-  if (part.kind === 'text') return (texts[part.field] ?? '').trim() !== '';
-  if (part.kind === 'picture') return pictures[part.which] !== undefined;
-  return code !== null && (texts.instruction ?? '').trim() !== '';
-}
-
-function withoutOneMore(parts: readonly FacePart[]): readonly (readonly FacePart[])[] {
-  const fewer: (readonly FacePart[])[] = [parts];
-  for (const field of firstToGo) {
-    const before = fewer.at(-1) ?? [];
-    const left = before.filter((part) => part.kind !== 'text' || part.field !== field);
-    if (left.length < before.length) fewer.push(left);
-  }
-  return fewer;
-}
-
-/** Symbol with all that is around it, in sides of the symbol. */
-function around({ modules, surround: { left, top, right, bottom } }: NonNullable<FaceContent['code']>): {
-  readonly across: number;
-  readonly down: number;
-  readonly left: number;
-  readonly top: number;
-} {
-  return {
-    across: (left + modules + right) / modules,
-    down: (top + modules + bottom) / modules,
-    left: left / modules,
-    top: top / modules,
-  };
-}
-
-function solveOver(problem: Problem): Solution | null {
-  const shape = problem.content.code && around(problem.content.code);
-  if (!shape) return solveWithoutCode(problem);
-  const best = largestCode(problem, shape);
-  if (!best) return null;
-  const sizeMm = takenMm(problem.design, problem.content, best.sizeMm);
-  return problem.last || isLargeEnough(problem, sizeMm, shape) ? placeOver(problem, best.blocks, sizeMm) : null;
-}
-
-function solveWithoutCode(problem: Problem): Solution | null {
-  for (const share of shares) {
-    const { blocks, freeMm } = spaceOver(problem, share);
-    if (freeMm >= 0) return placeOver(problem, blocks, 0);
-  }
-  return problem.last ? placeOver(problem, [], 0) : null;
-}
-
-/** The largest texts beside which the code is as large as it must be; else those that leave it most. Null where none fit. */
-function largestCode(
-  problem: Problem,
-  shape: ReturnType<typeof around>,
-): { readonly blocks: readonly Block[]; readonly sizeMm: number } | null {
-  const { design, space, content } = problem;
-  let best: { readonly blocks: readonly Block[]; readonly sizeMm: number } | null = null;
-  for (const share of shares) {
-    const { blocks, freeMm } = spaceOver(problem, share);
-    if (freeMm < 0) continue;
-    const sizeMm = Math.min(
-      (space.widthMm - 2 * design.codePadMm) / shape.across,
-      (freeMm + edgeMm(design, blocks, 'above') + edgeMm(design, blocks, 'foot')) / shape.down,
-    );
-    if (sizeMm > (best?.sizeMm ?? 0)) best = { blocks, sizeMm };
-    if (sizeMm >= content.neededMm) break;
-  }
-  return best;
-}
-
-/** The texts in that share of their size, and the height that they leave; below 0 where they don't fit. */
-function spaceOver(problem: Problem, share: number): { readonly blocks: readonly Block[]; readonly freeMm: number } {
-  const { design, space } = problem;
-  const blocks = blocksOf(problem, Math.max(0, space.widthMm - 2 * design.padMm), share);
-  const textsMm =
-    stackMm(at(blocks, 'above'), 'without-gap') +
-    stackMm(at(blocks, 'below'), 'with-gap') +
-    stackMm(at(blocks, 'foot'), 'with-gap');
-  return { blocks, freeMm: space.heightMm - 2 * design.padMm - textsMm };
-}
-
-/** Without texts at an edge, the code may go as near to it as it may at the sides. */
-function edgeMm({ padMm, codePadMm }: FaceDesign, blocks: readonly Block[], place: FacePart['at']): number {
-  const isFree = at(blocks, place).length === 0 && (place !== 'foot' || at(blocks, 'below').length === 0);
-  return isFree ? padMm - codePadMm : 0;
-}
-
-/** Worth it: what may be left out goes before the code gets smaller than it must be. */
-function isLargeEnough(problem: Problem, sizeMm: number, shape: ReturnType<typeof around>): boolean {
-  const { design, space, content } = problem;
-  const leastMm = Math.min(
-    content.neededMm,
-    (keptForCode * (Math.min(space.widthMm, space.heightMm) - 2 * design.codePadMm)) /
-      Math.max(shape.across, shape.down),
-  );
-  return sizeMm >= leastMm - 1e-9 && !(hasOptional(problem) && sizeMm < content.neededMm);
-}
-
-function hasOptional({ parts }: Problem): boolean {
-  return parts.some((part) => part.kind === 'arrow' || (part.kind === 'picture' && part.which === 'material'));
-}
-
-/** A code that does not fill is as large as it must be, in whole millimetres; one that fills takes what there is. */
-function takenMm({ fills }: FaceDesign, { neededMm }: FaceContent, largestMm: number): number {
-  return fills ? Math.floor(largestMm * 10) / 10 : Math.min(neededMm, largestMm);
-}
-
-function placeOver({ design, space, content }: Problem, blocks: readonly Block[], sizeMm: number): Solution {
-  const placed: PlacedBlock[] = [];
-  const [above, below, foot] = [at(blocks, 'above'), at(blocks, 'below'), at(blocks, 'foot')];
-  const box = { xMm: space.xMm + design.padMm, widthMm: space.widthMm - 2 * design.padMm };
-  const shape = content.code && around(content.code);
-  let yMm = space.yMm + (above.length > 0 || !shape ? design.padMm : design.codePadMm);
-  yMm = stack(above, { ...box, topMm: yMm }, 'without-gap', placed);
-  const footMm =
-    space.yMm + space.heightMm - (foot.length > 0 || below.length > 0 || !shape ? design.padMm : design.codePadMm);
-  const footTopMm = footMm - stackMm(foot, 'without-gap');
-  stack(foot, { ...box, topMm: footTopMm }, 'without-gap', placed);
-  if (!shape) return toSolution(placed, null, 'middle', 'up', content);
-  const codeMm = shape.down * sizeMm;
-  const untilMm = footTopMm - (foot[0]?.part.gapMm ?? 0);
-  // Code and what to do are one, in the middle of what is left.
-  const spareMm = Math.max(0, untilMm - yMm - codeMm - stackMm(below, 'with-gap'));
-  const code: CodeBox = {
-    xMm: space.xMm + (space.widthMm - shape.across * sizeMm) / 2 + shape.left * sizeMm,
-    yMm: yMm + spareMm / 2 + shape.top * sizeMm,
-    sizeMm,
-  };
-  stack(below, { ...box, topMm: yMm + spareMm / 2 + codeMm }, 'with-gap', placed);
-  return toSolution(placed, code, 'middle', 'up', content);
-}
-
-function solveBeside(problem: Problem): Solution | null {
-  const { design, space, content, parts } = problem;
-  const shape = around(content.code ?? { modules: 1, surround: plainSurround });
-  const highMm = (space.heightMm - 2 * design.codePadMm) / shape.down;
-  const alone = parts.length === 0;
-  const largestMm = Math.min(
-    highMm,
-    alone
-      ? (space.widthMm - 2 * design.codePadMm) / shape.across
-      : (space.widthMm * (design.mostBeside ?? usualMostBeside) - design.codePadMm) / shape.across,
-  );
-  const sizeMm = takenMm(design, content, largestMm);
-  const codeWidthMm = shape.across * sizeMm;
-  const gapMm = Math.min(design.padMm, design.codePadMm + 1);
-  const columnMm = space.widthMm - design.codePadMm - codeWidthMm - gapMm - design.padMm;
-  const code: CodeBox = alone
-    ? {
-        xMm: space.xMm + (space.widthMm - codeWidthMm) / 2 + shape.left * sizeMm,
-        yMm: space.yMm + (space.heightMm - shape.down * sizeMm) / 2 + shape.top * sizeMm,
-        sizeMm,
-      }
-    : {
-        xMm: space.xMm + design.codePadMm + shape.left * sizeMm,
-        yMm: space.yMm + (space.heightMm - shape.down * sizeMm) / 2 + shape.top * sizeMm,
-        sizeMm,
-      };
-  if (alone) return toSolution([], code, 'start', 'left', content);
-  const heightMm = space.heightMm - 2 * design.padMm;
-  const fitting = shares
-    .map((share) => blocksOf(problem, columnMm, share))
-    .filter((blocks) => stackMm(blocks, 'without-gap') <= heightMm && narrowest(blocks, columnMm, problem.measure));
-  const blocks = fitting.find((candidate) => !isCut(candidate)) ?? fitting.at(-1);
-  if (!blocks) return null;
-  const placed: PlacedBlock[] = [];
-  const column: Column = {
-    xMm: space.xMm + space.widthMm - design.padMm - columnMm,
-    widthMm: columnMm,
-    topMm: space.yMm + (space.heightMm - stackMm(blocks, 'without-gap')) / 2,
-  };
-  stack(blocks, column, 'without-gap', placed);
-  return toSolution(placed, code, 'start', 'left', content);
-}
-
-/** One character is wider than the column: nothing can be written there. */
-function narrowest(blocks: readonly Block[], widthMm: number, measure: MeasureText): boolean {
-  return blocks.every(
-    ({ part, text }) =>
-      part.kind !== 'text' ||
-      text === null ||
-      text.lines.every((line) => measure(line, part.font, text.sizePt) <= widthMm + 1e-6),
-  );
-}
-
-interface PlacedBlock extends Block, MmBox {}
-
-interface Column {
-  readonly xMm: number;
-  readonly widthMm: number;
-  readonly topMm: number;
-}
-
-/** Places blocks one under the other. @returns the bottom of the last */
-function stack(
-  blocks: readonly Block[],
-  { xMm, widthMm, topMm }: Column,
-  first: 'with-gap' | 'without-gap',
-  into: PlacedBlock[],
-): number {
-  let yMm = topMm;
-  blocks.forEach((block, index) => {
-    yMm += index > 0 || first === 'with-gap' ? block.part.gapMm : 0;
-    into.push({ ...block, xMm, yMm, widthMm, heightMm: block.heightMm });
-    yMm += block.heightMm;
-  });
-  return yMm;
-}
-
-function toSolution(
-  placed: readonly PlacedBlock[],
-  code: CodeBox | null,
-  align: TextBox['align'],
-  to: ArrowBox['to'],
+/** @param paperScale of type and gaps against A4; cards have sizes of their own */
+export function layoutFace(
+  design: FaceDesign,
+  space: MmBox,
   content: FaceContent,
-): Solution {
-  const texts: TextBox[] = [];
-  const pictures: PictureBox[] = [];
-  const arrows: ArrowBox[] = [];
-  for (const { part, text, xMm, yMm, widthMm, heightMm } of placed) {
-    if (part.kind === 'text')
-      texts.push({
-        field: part.field,
-        font: part.font,
-        sizePt: text?.sizePt ?? part.floorPt,
-        tone: part.tone,
-        align,
-        lines: text?.lines ?? [],
-        xMm,
-        yMm,
-        widthMm,
-        heightMm,
-      });
-    else {
-      const ownMm = part.kind === 'picture' ? heightMm * (content.pictures[part.which] ?? 1) : heightMm;
-      const box = { xMm: align === 'middle' ? xMm + (widthMm - ownMm) / 2 : xMm, yMm, widthMm: ownMm, heightMm };
-      if (part.kind === 'picture') pictures.push({ which: part.which, ...box });
-      else arrows.push({ to, ...box });
-    }
+  measure: MeasureText,
+  paperScale = 1,
+): FaceLayout {
+  const solver = new FaceSolver(design, space, content, measure, paperScale);
+  return solver.solve();
+}
+
+/** How much larger or smaller than on A4 type and gaps of a poster are. */
+export function paperScaleOf({ widthMm, heightMm }: Pick<MmBox, 'widthMm' | 'heightMm'>): number {
+  return Math.min(largestPaperScale, Math.min(widthMm, heightMm) / a4Mm);
+}
+
+/** Main part and foot, as far as there is anything in them. */
+interface Tree {
+  readonly main: FaceNode | null;
+  readonly foot: FaceNode | null;
+}
+
+interface Solution {
+  readonly main: Measured | null;
+  readonly foot: Measured | null;
+  readonly sizing: Sizing;
+}
+
+class FaceSolver {
+  private readonly trees: readonly Tree[];
+  private readonly base: Sizing;
+
+  constructor(
+    private readonly design: FaceDesign,
+    private readonly space: MmBox,
+    private readonly content: FaceContent,
+    measure: MeasureText,
+    paperScale: number,
+  ) {
+    const isWide = content.code !== null && space.widthMm > space.heightMm * wideAspect;
+    const foot = present(design.foot, content);
+    this.trees = (isWide ? design.wide : design.high).map((main) => ({ main: present(main, content), foot }));
+    const padMm = this.padMm(paperScale);
+    this.base = {
+      content,
+      measure,
+      paperScale,
+      typeScale: 1,
+      growPt: 0,
+      extraLines: 0,
+      leastPt: {},
+      codeMm: content.code === null ? 0 : content.neededMm,
+      lines: {},
+      bleedMm: Math.max(0, padMm - Math.min(padMm, 3)),
+      heightMm: space.heightMm,
+      fitted: new Map(),
+    };
   }
-  return {
-    code,
-    texts,
-    pictures,
-    arrows,
-    bands: [],
-    cut: placed.flatMap(({ part, text }) => (part.kind === 'text' && text?.cut === true ? [part.field] : [])),
-  };
+
+  solve(): FaceLayout {
+    const plain = this.trees.map((tree) => mapTree(tree, withoutOptional));
+    const withoutAddress = plain.map((tree) => mapTree(tree, (node) => withoutFields(node, ['address'])));
+    const found =
+      this.firstThatFits([...this.trees, ...plain, ...withoutAddress]) ?? this.cutToFit(plain.at(-1) ?? noTree);
+    return this.place(this.grown(found));
+  }
+
+  /** The first tree that holds the code as large as it must be, with letters as large as it has room for. */
+  private firstThatFits(trees: readonly Tree[]): Solution | null {
+    for (const tree of trees) {
+      // Most have no room even with the smallest letters, or all with the largest.
+      const smallest = this.fit(tree, { ...this.base, typeScale: leastScale });
+      if (!smallest) continue;
+      for (const typeScale of typeScales) {
+        const solution = this.fit(tree, { ...this.base, typeScale });
+        if (solution) return solution;
+      }
+      return smallest;
+    }
+    return null;
+  }
+
+  /** Words are cut, then the code is smaller than it must be, then texts are left out. */
+  private cutToFit(whole: Tree): Solution {
+    const leastMm = this.leastCodeMm();
+    let tree = whole;
+    for (const field of [null, ...firstToGo]) {
+      if (field !== null) {
+        const left = mapTree(tree, (node) => withoutFields(node, [field]));
+        if (left.main === tree.main && left.foot === tree.foot) continue;
+        tree = left;
+      }
+      const fields = [...fieldsOf(tree.main), ...fieldsOf(tree.foot)];
+      const lines = Object.fromEntries(fields.map((each) => [each, fewestLines]));
+      const sizing = { ...this.base, typeScale: leastScale, lines };
+      const codeMm = this.largestCode(tree, sizing, this.base.codeMm);
+      if (codeMm === null || codeMm < leastMm - 1e-9) continue;
+      const fitted = this.fit(tree, { ...sizing, codeMm });
+      if (fitted) return this.withMoreLines(tree, fitted, fields);
+    }
+    const code = mapTree(this.trees[0] ?? noTree, (node) => withoutFields(node, firstToGo));
+    const codeMm = this.largestCode(code, this.base, this.base.codeMm) ?? 0;
+    const alone = this.fit(code, { ...this.base, codeMm });
+    return alone ?? { main: null, foot: null, sizing: { ...this.base, codeMm: 0 } };
+  }
+
+  /** Gives lines back, one after the other, while there is room. */
+  private withMoreLines(tree: Tree, from: Solution, fields: readonly LaidField[]): Solution {
+    let solution = from;
+    for (const field of [...fields].sort((one, other) => firstToGo.indexOf(other) - firstToGo.indexOf(one))) {
+      while (isCut(solution, field)) {
+        const lines = { ...solution.sizing.lines, [field]: (solution.sizing.lines[field] ?? fewestLines) + 1 };
+        const next = this.fit(tree, { ...solution.sizing, lines });
+        if (!next) break;
+        solution = next;
+      }
+    }
+    return solution;
+  }
+
+  /** Texts grow to what their distance asks for, then the code to its share of the face. */
+  private grown(solution: Solution): Solution {
+    const tree: Tree = { main: solution.main?.node ?? null, foot: solution.foot?.node ?? null };
+    // Words come before a larger code.
+    if (shownIn(solution).some((field) => isCut(solution, field))) return solution;
+    const grown = this.withLargerTexts(tree, this.withExtraLines(tree, solution));
+    const { codeShare } = this.design;
+    const mostMm = codeShare * Math.min(this.space.widthMm, this.space.heightMm);
+    if (this.content.code === null || mostMm <= grown.sizing.codeMm) return grown;
+    // A code that grows beside texts leaves their letters as large as they are.
+    const sizing = { ...grown.sizing, leastPt: sizesOf(grown) };
+    const codeMm = this.largestCode(tree, sizing, mostMm);
+    if (codeMm === null || codeMm <= sizing.codeMm) return grown;
+    return this.fit(tree, { ...sizing, codeMm }) ?? grown;
+  }
+
+  private withLargerTexts(tree: Tree, solution: Solution): Solution {
+    const { distanceM } = this.content;
+    if (distanceM === undefined || solution.sizing.typeScale < 1) return solution;
+    let grown = solution;
+    const sizing = { ...solution.sizing, leastPt: sizesOf(solution) };
+    const mostPt = Math.ceil(typeSizePt(distanceM, 'legible'));
+    for (let growPt = 20; growPt <= mostPt; growPt += 2) {
+      const next = this.fit(tree, { ...sizing, growPt: Math.min(growPt, mostPt) });
+      if (!next) break;
+      grown = next;
+    }
+    return grown;
+  }
+
+  /** Long texts in more lines, so that their letters are larger. */
+  private withExtraLines(tree: Tree, solution: Solution): Solution {
+    let best = solution;
+    for (let extraLines = 1; extraLines <= mostExtraLines; extraLines += 1) {
+      const next = this.fit(tree, { ...solution.sizing, extraLines });
+      if (!next) break;
+      best = next;
+    }
+    return best;
+  }
+
+  /** The largest symbol up to `mostMm` with which everything fits, to a tenth of a millimetre; null where none does. */
+  private largestCode(tree: Tree, sizing: Sizing, mostMm: number): number | null {
+    if (this.content.code === null) return this.fit(tree, { ...sizing, codeMm: 0 }) ? 0 : null;
+    const { across, down } = codeShape(sizing);
+    const { widthMm, heightMm } = this.space;
+    let [low, high] = [0, Math.floor(Math.min(mostMm, widthMm / across, heightMm / down) * 10)];
+    if (this.fit(tree, { ...sizing, codeMm: high / 10 }))
+      return mostMm <= high / 10 + 0.1 ? Math.min(mostMm, high / 10 + 0.1) : high / 10;
+    if (!this.fit(tree, { ...sizing, codeMm: 0 })) return null;
+    while (high - low > 1) {
+      const middle = Math.floor((low + high) / 2);
+      if (this.fit(tree, { ...sizing, codeMm: middle / 10 })) low = middle;
+      else high = middle;
+    }
+    return low / 10;
+  }
+
+  private fit({ main, foot }: Tree, sizing: Sizing): Solution | null {
+    const padMm = this.padMm(sizing.paperScale);
+    const widthMm = this.space.widthMm - 2 * padMm;
+    const all = { left: true, right: true, top: true, bottom: true };
+    const measuredFoot = foot && measureNode(foot, widthMm, { ...all, top: false }, sizing);
+    const measured = main && measureNode(main, widthMm, { ...all, bottom: foot === null }, sizing);
+    if ((foot && !measuredFoot) || (main && !measured)) return null;
+    const footMm = measuredFoot ? measuredFoot.heightMm + (measured ? this.footGapMm(sizing) : 0) : 0;
+    const fits = (measured?.heightMm ?? 0) + footMm <= this.space.heightMm - 2 * padMm + 1e-9;
+    return fits ? { main: measured, foot: measuredFoot, sizing } : null;
+  }
+
+  private padMm(paperScale: number): number {
+    return this.design.padMm * paperScale;
+  }
+
+  private footGapMm({ paperScale }: Sizing): number {
+    return this.design.footGapMm * paperScale;
+  }
+
+  private leastCodeMm(): number {
+    if (this.content.code === null) return 0;
+    const { across, down } = codeShape(this.base);
+    const side = Math.min(this.space.widthMm, this.space.heightMm) - 6;
+    return Math.min(this.content.neededMm, (keptForCode * side) / Math.max(across, down));
+  }
+
+  private place({ main, foot, sizing }: Solution): FaceLayout {
+    const placement = new Placement(this.space, sizing);
+    const padMm = this.padMm(sizing.paperScale);
+    const xMm = this.space.xMm + padMm;
+    const widthMm = this.space.widthMm - 2 * padMm;
+    const bottomMm = this.space.yMm + this.space.heightMm - padMm;
+    const footTopMm = bottomMm - (foot?.heightMm ?? 0);
+    const topMm = this.space.yMm + padMm;
+    const mainMm = footTopMm - (foot ? this.footGapMm(sizing) : 0) - topMm;
+    if (main) placement.put(main, { xMm, yMm: topMm, widthMm, heightMm: mainMm });
+    if (foot) placement.put(foot, { xMm, yMm: footTopMm, widthMm, heightMm: foot.heightMm });
+    const shown = shownIn({ main, foot });
+    const wanted = [...fieldsOf(this.trees[0]?.main ?? null), ...fieldsOf(this.trees[0]?.foot ?? null)];
+    return {
+      ...placement.result,
+      cut: shown.filter((field) => isCut({ main, foot, sizing }, field)),
+      leftOut: wanted.filter((field) => !shown.includes(field)),
+    };
+  }
+}
+
+const noTree: Tree = { main: null, foot: null };
+
+function mapTree({ main, foot }: Tree, change: (node: FaceNode | null) => FaceNode | null): Tree {
+  return { main: change(main), foot: change(foot) };
+}
+
+function shownIn({ main, foot }: Pick<Solution, 'main' | 'foot'>): readonly LaidField[] {
+  return [...fieldsOf(main?.node ?? null), ...fieldsOf(foot?.node ?? null)];
+}
+
+function sizesOf({ main, foot }: Solution): Readonly<Partial<Record<LaidField, number>>> {
+  const all = (part: Measured | null): readonly Measured[] => (part ? [part, ...part.parts.flatMap(all)] : []);
+  return Object.fromEntries(
+    [...all(main), ...all(foot)].flatMap(({ node, text }) =>
+      node.kind === 'text' && text ? [[node.field, text.sizePt]] : [],
+    ),
+  );
+}
+
+function isCut({ main, foot }: Solution, field: LaidField): boolean {
+  const cut = (part: Measured | null): boolean =>
+    part !== null &&
+    ((part.node.kind === 'text' && part.node.field === field && part.text?.cut === true) || part.parts.some(cut));
+  return cut(main) || cut(foot);
 }

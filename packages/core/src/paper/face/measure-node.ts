@@ -1,53 +1,219 @@
-/** Texts, pictures and arrows of a face as blocks of one width. */
-import type { FaceDesign, FacePart } from './design.js';
-import type { MmBox } from './grid.js';
+/** How wide and high the parts of a face are at given sizes. */
 import { fitText, lineHeightMm, type FittedText, type MeasureText } from '../../code/typeface/text.js';
-import { type FaceContent } from './face-content.js';
+import type { FaceContent } from './face-content.js';
+import type { FaceNode, NumberNode, RowNode, StackNode, TextNode } from './face-node.js';
+import type { LaidField } from './fields.js';
 
-/** A part of a face as high as its content is at one width, mm. */
-export interface Block {
-  readonly part: FacePart;
+/** At which sizes a face is tried. */
+export interface Sizing {
+  readonly content: FaceContent;
+  readonly measure: MeasureText;
+  /** Paper against A4, for type and gaps. */
+  readonly paperScale: number;
+  /** Of all type sizes. */
+  readonly typeScale: number;
+  /** What texts that may grow get at most, points; 0 for no more than their size. */
+  readonly growPt: number;
+  /** Side of the symbol, mm. */
+  readonly codeMm: number;
+  /** More lines than usual, where that makes letters larger. */
+  readonly extraLines: number;
+  /** A text in smaller letters than these counts as having no room, points. */
+  readonly leastPt: Readonly<Partial<Record<LaidField, number>>>;
+  /** Lines that a text is cut after; without a limit where absent. */
+  readonly lines: Readonly<Partial<Record<LaidField, number>>>;
+  /** How far a code may reach into the margin, mm. */
+  readonly bleedMm: number;
+  /** Of the face, mm. */
   readonly heightMm: number;
+  /** Texts that were fitted already. */
+  readonly fitted: Map<string, FittedText>;
+}
+
+/** Which edges of its face a part lies at. */
+export interface Edges {
+  readonly left: boolean;
+  readonly right: boolean;
+  readonly top: boolean;
+  readonly bottom: boolean;
+}
+
+/** A part with its size, and its own parts with theirs. */
+export interface Measured {
+  readonly node: FaceNode;
+  readonly edges: Edges;
+  readonly widthMm: number;
+  readonly heightMm: number;
+  readonly parts: readonly Measured[];
   readonly text: FittedText | null;
 }
 
-/** What is to be laid out, and where. */
-export interface Problem {
-  readonly design: FaceDesign;
-  readonly space: MmBox;
-  readonly content: FaceContent;
-  readonly parts: readonly FacePart[];
-  readonly measure: MeasureText;
-  /** Nothing else can be left out. */
-  readonly last: boolean;
+/** Texts are no narrower beside something than this share of their row, and no narrower than so many millimetres. */
+const leastShare = 0.22;
+const leastColumnMm = 30;
+
+/** Null where it has no room in that width. */
+export function measureNode(node: FaceNode, widthMm: number, edges: Edges, sizing: Sizing): Measured | null {
+  switch (node.kind) {
+    case 'text':
+      return measureTextNode(node, widthMm, edges, sizing);
+    case 'number':
+      return measureNumber(node, widthMm, edges, sizing);
+    case 'code': {
+      const { across, down } = codeShape(sizing);
+      const outMm = sizing.codeMm * across - bleedAcross(edges, sizing);
+      if (outMm > widthMm + 1e-6) return null;
+      const heightMm = Math.max(0, sizing.codeMm * down - bleedDown(edges, sizing));
+      return { node, edges, widthMm: Math.max(0, outMm), heightMm, parts: [], text: null };
+    }
+    case 'picture': {
+      const size = pictureSize(node, widthMm, sizing);
+      return { node, edges, ...size, parts: [], text: null };
+    }
+    case 'tap-sign': {
+      const heightMm = node.heightMm * sizing.paperScale;
+      return { node, edges, widthMm: heightMm, heightMm, parts: [], text: null };
+    }
+    case 'stack':
+      return measureStack(node, widthMm, edges, sizing);
+    case 'row':
+      return measureRow(node, widthMm, edges, sizing);
+  }
 }
 
-/** @param widthMm of all blocks @param share of their usual size that texts have, from 0 to 1 */
-export function blocksOf({ parts, content, measure }: Problem, widthMm: number, share: number): readonly Block[] {
-  return parts.map((part) => {
-    if (part.kind === 'picture')
-      return { part, text: null, heightMm: Math.min(part.heightMm, widthMm / (content.pictures[part.which] ?? 1)) };
-    if (part.kind === 'arrow') return { part, text: null, heightMm: part.heightMm };
-    const sizePt = Math.max(part.floorPt, Math.round(part.sizePt * share * 2) / 2);
-    const text = fitText(
-      content.texts[part.field] ?? '',
-      { font: part.font, sizePt, floorPt: part.floorPt, maxLines: part.maxLines, widthMm },
-      measure,
+function measureTextNode(node: TextNode, widthMm: number, edges: Edges, sizing: Sizing): Measured | null {
+  const words = sizing.content.texts[node.field] ?? '';
+  const ownPt = Math.round(node.sizePt * sizing.paperScale * sizing.typeScale * 2) / 2;
+  const sizePt = Math.max(node.floorPt, ownPt, node.grows === true ? sizing.growPt : 0);
+  const most = sizing.lines[node.field];
+  const key = `${node.field} ${sizePt} ${node.lines + sizing.extraLines} ${widthMm.toFixed(3)} ${most ?? ''}`;
+  const known = sizing.fitted.get(key);
+  const text =
+    known ??
+    fitText(
+      words,
+      {
+        font: node.font,
+        sizePt,
+        floorPt: node.floorPt,
+        widthMm,
+        maxLines: Math.min(node.lines + sizing.extraLines, most ?? Infinity),
+        mostLines: most ?? (node.isAddress === true ? node.lines : Infinity),
+        breaks: node.isAddress === true ? 'address' : 'words',
+      },
+      sizing.measure,
     );
-    return { part, text, heightMm: text.lines.length * lineHeightMm(text.sizePt) };
-  });
+  sizing.fitted.set(key, text);
+  // Part of an address leads nowhere.
+  if (node.isAddress === true && text.cut) return null;
+  if (text.sizePt < (sizing.leastPt[node.field] ?? 0)) return null;
+  return { node, edges, widthMm, heightMm: text.lines.length * lineHeightMm(text.sizePt), parts: [], text };
 }
 
-/** Height of blocks with the gaps before them; the first one's gap counts only behind something. */
-export function stackMm(blocks: readonly Block[], first: 'with-gap' | 'without-gap'): number {
-  return blocks.reduce(
-    (sum, { heightMm, part }, index) => sum + heightMm + (index > 0 || first === 'with-gap' ? part.gapMm : 0),
-    0,
-  );
+function measureNumber(node: NumberNode, widthMm: number, edges: Edges, sizing: Sizing): Measured | null {
+  const { content, paperScale, typeScale, measure } = sizing;
+  const words = (content.texts.number ?? '').trim();
+  const sizePt = Math.max(node.floorPt, Math.round(node.sizePt * paperScale * typeScale));
+  const heightMm = lineHeightMm(sizePt);
+  const textMm = measure(words, 'heading', sizePt);
+  const blockMm = node.form === 'plain' ? textMm : Math.max(heightMm, textMm + heightMm * 0.3);
+  if (blockMm > widthMm + 1e-6) return null;
+  return { node, edges, widthMm: blockMm, heightMm, parts: [], text: { lines: [words], sizePt, cut: false } };
 }
 
-/** Does a text end with an ellipsis? */
-export const isCut = (blocks: readonly Block[]): boolean => blocks.some(({ text }) => text?.cut === true);
-/** Those that lie there: above, below or beside the code. */
-export const at = (blocks: readonly Block[], place: FacePart['at']): readonly Block[] =>
-  blocks.filter(({ part }) => part.at === place);
+function pictureSize(
+  { which, heightMm, share = 1 }: Extract<FaceNode, { kind: 'picture' }>,
+  widthMm: number,
+  { content, paperScale, heightMm: faceMm }: Sizing,
+): { readonly widthMm: number; readonly heightMm: number } {
+  const aspect = content.pictures[which] ?? 1;
+  const highMm = Math.min(heightMm * paperScale, faceMm * share, widthMm / aspect);
+  return { widthMm: highMm * aspect, heightMm: highMm };
+}
+
+function measureStack(node: StackNode, widthMm: number, edges: Edges, sizing: Sizing): Measured | null {
+  const parts: Measured[] = [];
+  for (const [index, part] of node.parts.entries()) {
+    const own = { ...edges, top: edges.top && index === 0, bottom: edges.bottom && index === node.parts.length - 1 };
+    const measured = measureNode(part, widthMm, own, sizing);
+    if (!measured) return null;
+    parts.push(measured);
+  }
+  const heightMm = parts.reduce((sum, part) => sum + part.heightMm, 0) + gapOf(node, sizing) * (parts.length - 1);
+  return { node, edges, widthMm, heightMm, parts, text: null };
+}
+
+function measureRow(node: RowNode, widthMm: number, edges: Edges, sizing: Sizing): Measured | null {
+  const own = node.parts.map((_, index) => ({
+    ...edges,
+    left: edges.left && index === 0,
+    right: edges.right && index === node.parts.length - 1,
+  }));
+  const widths = node.parts.map((part, index) => ownWidth(part, widthMm, own[index] as Edges, sizing));
+  const gapsMm = gapOf(node, sizing) * (node.parts.length - 1);
+  const takenMm = widths.reduce<number>((sum, width) => sum + (width ?? 0), gapsMm);
+  const flexible = widths.filter((width) => width === null).length;
+  const eachMm = flexible === 0 ? 0 : (widthMm - takenMm) / flexible;
+  if (takenMm > widthMm + 1e-6) return null;
+  if (flexible > 0 && eachMm < Math.min(leastColumnMm, (widthMm - gapsMm) * leastShare)) return null;
+  const parts: Measured[] = [];
+  for (const [index, part] of node.parts.entries()) {
+    const measured = measureNode(part, widths[index] ?? eachMm, own[index] as Edges, sizing);
+    if (!measured) return null;
+    parts.push(measured);
+  }
+  return { node, edges, widthMm, heightMm: Math.max(...parts.map((part) => part.heightMm)), parts, text: null };
+}
+
+/** As wide as it is, or as its code is; null for what takes the width that is left. */
+function ownWidth(node: FaceNode, widthMm: number, edges: Edges, sizing: Sizing): number | null {
+  switch (node.kind) {
+    case 'text':
+    case 'row':
+      return null;
+    case 'stack':
+      return node.parts.some(({ kind }) => kind === 'code') ? ownWidth({ kind: 'code' }, widthMm, edges, sizing) : null;
+    case 'code':
+      return Math.max(0, sizing.codeMm * codeShape(sizing).across - bleedAcross(edges, sizing));
+    case 'picture':
+      return pictureSize(node, widthMm, sizing).widthMm;
+    case 'number':
+    case 'tap-sign':
+      return measureNode(node, Infinity, edges, sizing)?.widthMm ?? 0;
+  }
+}
+
+/** Between parts, mm. Gaps shrink half as much as letters do. */
+export function gapOf({ gapMm }: StackNode | RowNode, { paperScale, typeScale }: Sizing): number {
+  return gapMm * paperScale * (0.5 + 0.5 * typeScale);
+}
+
+/** Symbol with all that is around it, in sides of the symbol. */
+export function codeShape({ content: { code } }: Pick<Sizing, 'content'>): {
+  readonly across: number;
+  readonly down: number;
+  readonly left: number;
+  readonly top: number;
+} {
+  if (!code) return { across: 0, down: 0, left: 0, top: 0 };
+  const {
+    modules,
+    surround: { left, top, right, bottom },
+  } = code;
+  return {
+    across: (left + modules + right) / modules,
+    down: (top + modules + bottom) / modules,
+    left: left / modules,
+    top: top / modules,
+  };
+}
+
+/** How far a code reaches over the sides of its part, mm. */
+export function bleedAcross({ left, right }: Edges, { bleedMm }: Sizing): number {
+  return bleedMm * (Number(left) + Number(right));
+}
+
+/** And over its top and bottom, mm. */
+export function bleedDown({ top, bottom }: Edges, { bleedMm }: Sizing): number {
+  return bleedMm * (Number(top) + Number(bottom));
+}

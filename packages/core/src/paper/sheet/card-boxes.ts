@@ -1,7 +1,7 @@
 /** Where band, photo, texts and code of a student's card are, by its design. */
 import type { CardDesign, HeaderPicture } from './design.js';
-import type { FaceContent, TextBox } from './face-content.js';
-import type { MmBox, PaperSize } from './grid.js';
+import type { FaceContent, TextBox } from '../face/face-content.js';
+import type { MmBox, PaperSize } from '../face/box.js';
 
 /** What is the same on all cards, and the card's own band. */
 export interface CardLook {

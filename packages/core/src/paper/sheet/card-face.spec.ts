@@ -5,9 +5,10 @@ import { bandColours } from './band-colours.js';
 import type { CardLook } from './card-boxes.js';
 import { layoutCard } from './card-face.js';
 import { compose, layoutPage } from './compose.js';
-import { cardDesigns, plainSheetDesign, type CardDesign, type TextField } from './design.js';
-import type { FaceContent, FaceLayout } from './face-content.js';
-import type { MmBox } from './grid.js';
+import { type TextField } from '../face/fields.js';
+import { cardDesigns, plainSheetDesign, type CardDesign } from './design.js';
+import type { FaceContent, FaceLayout } from '../face/face-content.js';
+import type { MmBox } from '../face/box.js';
 import { plainChoices } from './kinds.js';
 import { pagesOf, type SheetItem, type SheetSetup } from './sheet-page.js';
 

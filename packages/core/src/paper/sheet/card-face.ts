@@ -4,9 +4,9 @@
  */
 import { fitText, lineHeightMm, type MeasureText, type SheetFont } from '../../code/typeface/text.js';
 import { cardBoxes, shapeOf, type CardBoxes, type CardLook } from './card-boxes.js';
-import type { TextField } from './design.js';
-import type { BandBox, CodeBox, FaceContent, FaceLayout, PictureBox, TextBox } from './face-content.js';
-import type { MmBox } from './grid.js';
+import type { LaidField } from '../face/fields.js';
+import type { BandBox, CodeBox, FaceContent, FaceLayout, PictureBox, TextBox } from '../face/face-content.js';
+import type { MmBox } from '../face/box.js';
 
 /** How texts are set. */
 export interface CardType {
@@ -34,7 +34,7 @@ type Part =
 /** How each text is set: largest size, smallest size, lines; what comes later in `firstToGo` stays longer. */
 const styles: Readonly<
   Partial<
-    Record<TextField, readonly [font: SheetFont, sizePt: number, floorPt: number, lines: number, tone: TextBox['tone']]>
+    Record<LaidField, readonly [font: SheetFont, sizePt: number, floorPt: number, lines: number, tone: TextBox['tone']]>
   >
 > = {
   number: ['mono', 10, 7, 1, 'ink'],
@@ -61,14 +61,14 @@ export function layoutCard(look: CardLook, space: MmBox, content: FaceContent, t
     code: codeBoxOf(boxes, content),
     texts: [...(bandText ? [bandText.box] : []), ...title, ...placed.texts],
     pictures: [...(boxes.photo ? [{ which: 'photo' as const, ...boxes.photo }] : []), ...placed.pictures],
-    arrows: [],
+    tapSigns: [],
     bands: boxes.band && look.band !== null ? [{ ...boxes.band, colour: look.band } satisfies BandBox] : [],
     cut: bandText?.cut === true ? ['class', ...cut] : cut,
     leftOut,
   };
 }
 
-type PartName = TextField | ShownPicture;
+type PartName = LaidField | ShownPicture;
 /** A photo has a place of its own. */
 type ShownPicture = Exclude<PictureBox['which'], 'photo'>;
 const allParts: readonly PartName[] = ['header', 'title', 'number', 'class', 'place', 'instruction', 'tap', 'material'];
@@ -77,7 +77,7 @@ const allParts: readonly PartName[] = ['header', 'title', 'number', 'class', 'pl
 function fittingParts(
   names: readonly PartName[],
   problem: PartsProblem,
-): { readonly parts: readonly Part[]; readonly leftOut: readonly TextField[] } {
+): { readonly parts: readonly Part[]; readonly leftOut: readonly LaidField[] } {
   let kept = names;
   let parts = partsOf(kept, problem);
   for (const next of firstToGo) {
@@ -86,8 +86,8 @@ function fittingParts(
     parts = partsOf(kept, problem);
   }
   const leftOut = names.filter(
-    (name): name is TextField =>
-      !kept.includes(name) && name in problem.content.texts && problem.content.texts[name as TextField] !== '',
+    (name): name is LaidField =>
+      !kept.includes(name) && name in problem.content.texts && problem.content.texts[name as LaidField] !== '',
   );
   return { parts, leftOut };
 }
@@ -148,7 +148,7 @@ function picturePart(which: ShownPicture, { look, boxes, content }: PartsProblem
   return [{ kind: 'picture', which, heightMm, widthMm: heightMm * aspect, gapMm: 1.5 }];
 }
 
-function textPart(field: TextField, { boxes, content, type }: PartsProblem): readonly Part[] {
+function textPart(field: LaidField, { boxes, content, type }: PartsProblem): readonly Part[] {
   const words = content.texts[field] ?? '';
   if (words === '') return [];
   const { widthMm } = boxes.texts;
@@ -173,7 +173,7 @@ function textPart(field: TextField, { boxes, content, type }: PartsProblem): rea
 }
 
 function toPart(
-  field: TextField,
+  field: LaidField,
   font: SheetFont,
   tone: TextBox['tone'],
   { lines, sizePt, cut }: ReturnType<typeof fitText>,
@@ -203,7 +203,7 @@ function place(
   const texts: TextBox[] = [];
   const pictures: PictureBox[] = [];
   const spareMm = Math.max(0, column.heightMm - heightOf(parts));
-  const foot: readonly TextField[] = ['place', 'instruction', 'tap'];
+  const foot: readonly LaidField[] = ['place', 'instruction', 'tap'];
   let yMm = column.yMm + (align === 'middle' ? spareMm / 2 : 0);
   let isAtFoot = align === 'middle';
   parts.forEach((part, index) => {

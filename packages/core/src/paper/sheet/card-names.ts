@@ -1,7 +1,7 @@
 /** One size for all names of a sheet of cards: cards of one class look alike, and nobody's name is smaller than another's. */
 import type { MeasureText } from '../../code/typeface/text.js';
 import { cardBoxes, shapeOf } from './card-boxes.js';
-import type { MmBox } from './grid.js';
+import type { MmBox } from '../face/box.js';
 import type { Composition } from './sheet-page.js';
 
 const largestPt = 17;

@@ -1,10 +1,13 @@
 import fc from 'fast-check';
-import { faceFields, plainSheetDesign, sheetKinds } from './design.js';
+import { faceLayouts } from '../face/face-design-of.js';
+import { faceFields } from '../face/fields.js';
+import { plainSheetDesign, sheetKinds } from './design.js';
 import { backSpace, compose, layoutPage } from './compose.js';
 import { frontsOf, pagesOf, type SheetItem, type SheetSetup } from './sheet-page.js';
 import { perPageChoices, usualLabels } from './kinds.js';
 import { paperNames } from './paper.js';
 import { kindsThatHold, notesOf } from './notes.js';
+import { typedAddress } from './printed-address.js';
 import {
   measure,
   limpets,
@@ -35,8 +38,10 @@ const anyItem: fc.Arbitrary<SheetItem> = fc
     fc.constantFrom(bare, framed),
     fc.double({ min: 5, max: 300, noNaN: true }),
     fc.constantFrom(null, 0.4, 1.8),
+    fc.constantFrom(undefined, { point: null, tap: 'Then tap it.', secondPoint: '', secondTap: 'ثم اضغط.' }),
+    fc.double({ min: 0.3, max: 9, noNaN: true }),
   )
-  .map(([texts, modules, surround, neededMm, pictureAspect]) => ({
+  .map(([texts, modules, surround, neededMm, pictureAspect, phrases, distanceM]) => ({
     texts: Object.fromEntries(
       Object.keys(limpets.texts).map((field, index) => [field, texts[index] ?? '']),
     ) as SheetItem['texts'],
@@ -44,6 +49,8 @@ const anyItem: fc.Arbitrary<SheetItem> = fc
     surround,
     neededMm,
     pictureAspect,
+    distanceM,
+    ...(phrases && { phrases }),
   }));
 const anySetup: fc.Arbitrary<SheetSetup> = fc.constantFrom(...sheetKinds).chain((kind) =>
   fc
@@ -57,19 +64,22 @@ const anySetup: fc.Arbitrary<SheetSetup> = fc.constantFrom(...sheetKinds).chain(
       fc.nat(20),
       fc.integer({ min: 1, max: 3 }),
       fc.boolean(),
+      fc.constantFrom(...faceLayouts),
     )
-    .map(([paper, lying, perPage, inColumns, fields, edge, startAt, copies, header]) =>
+    .map(([paper, lying, perPage, inColumns, fields, edge, startAt, copies, header, layout]) =>
       setupOf(kind, {
         paper: kind === 'label' ? 'A4' : paper,
         lying: kind !== 'label' && lying,
         perPage,
         inColumns,
-        fields,
+        // Cards of students have no password and no address.
+        fields: fields.filter((field) => kind !== 'student-card' || (field !== 'password' && field !== 'address')),
         startAt,
         copies,
         backs: edge === null ? null : { edge, adjustment: { rightMm: 0, downMm: 0 } },
         design: {
           ...plainSheetDesign(kind),
+          layout,
           header: header ? { pictureId: 'crest', aspect: 3, heightMm: 18 } : null,
         },
       }),
@@ -104,11 +114,18 @@ describe('pages of sheets', () => {
         const fits = page.texts.every(({ lines, font, sizePt, widthMm }) =>
           lines.every((line) => measure(line, font, sizePt) <= widthMm + 1e-6 || [...line].length === 1),
         );
+        const said = new Set(notes.flatMap((note) => ('field' in note ? [note.field] : [])));
+        const isFoot = (field: string): boolean =>
+          setup.kind !== 'student-card' && (field === 'class' || field === 'place');
         const whole = setup.fields.every((field) => {
           const given = item.texts[field].replace(/\s/gu, '');
-          const shown = page.texts.find((box) => box.field === field && !box.turned);
-          const said = notes.some((note) => note.reason !== 'too-small' && note.field === field);
-          return given === '' || said || shown?.lines.join('').replace(/\s/gu, '') === given;
+          const shown = page.texts.find((box) => box.field === (isFoot(field) ? 'foot' : field) && !box.turned);
+          const words = shown?.lines.join('').replace(/\s/gu, '') ?? '';
+          if (given === '' || said.has(isFoot(field) ? 'class' : field)) return true;
+          if (field === 'tap' && item.phrases) return words !== '';
+          if (field === 'address')
+            return words === '' || typedAddress(given) === words || setup.kind === 'student-card';
+          return isFoot(field) ? words.includes(given) : words === given;
         });
         return fits && whole;
       }),
@@ -176,28 +193,31 @@ describe('pages of sheets', () => {
 });
 
 describe('a poster', () => {
-  it('has its code as large as it must be, in the middle', () => {
-    const page = layoutPage(composed(setupOf('poster'), [limpets]), 0, measure);
-    expect(page.codes[0]?.sizeMm).toBe(90);
-    expect((page.codes[0]?.xMm ?? 0) + 45).toBeCloseTo(105, 6);
-    expect(page.arrows).toHaveLength(1);
-    expect(page.texts.map(({ field }) => field).sort()).toEqual([
-      'address',
-      'class',
-      'instruction',
-      'place',
-      'tap',
-      'title',
-    ]);
+  it('has its code as large as there is room for, up to three quarters of the shorter side, in the middle', () => {
+    const [code] = layoutPage(composed(setupOf('poster'), [limpets]), 0, measure).codes;
+    expect(code?.sizeMm).toBeGreaterThan(90);
+    expect(code?.sizeMm).toBeLessThanOrEqual(0.75 * 210);
+    expect((code?.xMm ?? 0) + (code?.sizeMm ?? 0) / 2).toBeCloseTo(105, 6);
+    const alone = (paper: 'A4' | 'A3') =>
+      layoutPage(composed(setupOf('poster', { fields: [], paper }), [limpets]), 0, measure).codes[0]?.sizeMm;
+    expect(alone('A4')).toBeCloseTo(157.5, 0);
+    expect(alone('A3')).toBeCloseTo(222.7, 0);
   });
 
-  it('gives arrow and picture up before its code gets too small', () => {
+  it('has number, title, task, what to tap, address and one line at the foot', () => {
+    const page = layoutPage(composed(setupOf('poster', { footer: 'Fernhollow School' }), [limpets]), 0, measure);
+    expect(page.texts.map(({ field }) => field)).toEqual(['number', 'title', 'instruction', 'tap', 'address', 'foot']);
+    expect(page.texts.at(-1)?.lines).toEqual(['Fernhollow School · Life between the tides · 6 Kestrel · Biology room']);
+    expect(page.texts.find(({ field }) => field === 'address')?.lines.join('')).toBe('a.example/leaf/field-guide');
+    expect([page.tapSigns.length, page.bands.map(({ colour }) => colour)]).toEqual([1, ['solid']]);
+  });
+
+  it('gives sign and picture up before its code gets too small', () => {
+    const design = { ...plainSheetDesign('poster'), layout: 'picture-first' as const };
     const wide = { ...limpets, pictureAspect: 1.5 };
-    expect(layoutPage(composed(setupOf('poster'), [wide]), 0, measure).pictures).toHaveLength(1);
-    const large = layoutPage(composed(setupOf('poster'), [{ ...wide, neededMm: 150 }]), 0, measure);
-    expect([large.pictures.length, large.codes[0]?.sizeMm]).toEqual([0, 150]);
-    const lying = layoutPage(composed(setupOf('poster', { lying: true }), [{ ...limpets, neededMm: 140 }]), 0, measure);
-    expect(lying.codes[0]?.sizeMm).toBe(140);
+    expect(layoutPage(composed(setupOf('poster', { design }), [wide]), 0, measure).pictures).toHaveLength(1);
+    const large = layoutPage(composed(setupOf('poster', { design }), [{ ...wide, neededMm: 140 }]), 0, measure);
+    expect([large.pictures.length, (large.codes[0]?.sizeMm ?? 0) >= 140]).toEqual([0, true]);
   });
 
   it('names the kinds of sheets that would hold a code of that size', () => {
@@ -227,10 +247,12 @@ describe('a poster', () => {
   });
 
   it('says which text was cut', () => {
-    const long = { ...limpets, texts: { ...limpets.texts, title: 'Tide '.repeat(80) } };
-    expect(notesOf(composed(setupOf('poster'), [long]), measure).notes).toEqual([
-      { item: 0, reason: 'text-cut', field: 'title' },
-    ]);
+    const long = { ...limpets, neededMm: 150, texts: { ...limpets.texts, title: 'Tide '.repeat(120) } };
+    expect(notesOf(composed(setupOf('poster'), [long]), measure).notes).toContainEqual({
+      item: 0,
+      reason: 'text-cut',
+      field: 'title',
+    });
   });
 });
 

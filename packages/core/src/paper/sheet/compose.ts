@@ -2,12 +2,15 @@
  * A lesson or a collection on pages: what lies in each cell, and backs as the printer turns them. The same pages are drawn as preview, PDF and picture.
  */
 import { succeed, type Result } from '../../platform/result.js';
-import { backFields, type TextField } from './design.js';
+import type { MmBox, PaperSize } from '../face/box.js';
+import { backFields, directionOf, type LaidField, type TextField } from '../face/fields.js';
+import { type FaceContent, type FaceLayout } from '../face/face-content.js';
+import { backDesignOf, frontOf, type FaceLayoutName } from '../face/face-design-of.js';
+import { layoutFace, paperScaleOf } from '../face/lay-out-face.js';
 import { layoutCard } from './card-face.js';
 import { commonNamePt } from './card-names.js';
-import { layoutFace } from './face.js';
-import { type FaceContent, type FaceLayout } from './face-content.js';
-import { backOf, type GridProblem, type MmBox, type PaperSize } from './grid.js';
+import { backOf, type GridProblem } from './grid.js';
+import { printedAddress } from './printed-address.js';
 import { type MeasureText } from '../../code/typeface/text.js';
 import {
   type SheetSetup,
@@ -78,13 +81,25 @@ export function layoutFront(composition: Composition, index: number, space: MmBo
   const { setup, items } = composition;
   const item = items[index] as SheetItem;
   const content = frontContent(setup, item);
-  const { card } = setup.design;
-  if (setup.kind !== 'student-card' || card === undefined)
-    return layoutFace(setup.design.front, space, content, measure);
-  return layoutCard({ design: card, header: setup.design.header, band: item.band ?? null }, space, content, {
+  const { card = 'band', header, layout } = setup.design;
+  if (setup.kind !== 'student-card')
+    return layoutFace(
+      frontOf(setup.kind, layoutFor(layout, content)),
+      space,
+      content,
+      measure,
+      scaleOf(setup.kind, space),
+    );
+  return layoutCard({ design: card, header, band: item.band ?? null }, space, content, {
     measure,
     namePt: commonNamePt(composition, space, measure),
   });
+}
+
+/** One language alone has no two columns. */
+function layoutFor(layout: FaceLayoutName | undefined, { texts }: FaceContent): FaceLayoutName | undefined {
+  const isAlone = (texts['point-2'] ?? '') === '' && (texts['tap-2'] ?? '') === '';
+  return layout === 'two-languages' && isAlone ? 'big-number' : layout;
 }
 
 /** Where everything on a back lies, mm. @param index of the item, from 0 @param space of its cell, mm */
@@ -95,20 +110,41 @@ export function layoutBack(
   measure: MeasureText,
 ): FaceLayout {
   const { texts } = items[index] as SheetItem;
+  const { number, instruction } = texts;
   return layoutFace(
-    setup.design.back,
+    backDesignOf(setup.kind),
     space,
-    { texts: pick(texts, backFields), code: null, neededMm: 0, pictures: {} },
+    {
+      texts: { ...pick(texts, backFields), number, instruction },
+      code: null,
+      neededMm: 0,
+      pictures: {},
+      direction: directionOf(texts.what),
+    },
     measure,
   );
 }
 
-function frontContent(
-  { fields, design, kind }: SheetSetup,
-  { texts, modules, surround, neededMm, pictureAspect, photoAspect }: SheetItem,
-): FaceContent {
+/** Cards of other sizes have other letters; those of handouts and labels are the same on every paper. */
+function scaleOf(kind: SheetSetup['kind'], space: MmBox): number {
+  const shortMm = Math.min(space.widthMm, space.heightMm);
+  switch (kind) {
+    case 'poster':
+      return paperScaleOf(space);
+    case 'table-card':
+      return Math.min(1.4, Math.max(0.7, shortMm / 68));
+    case 'small-card':
+      return Math.min(1.15, Math.max(0.7, shortMm / 55));
+    default:
+      return 1;
+  }
+}
+
+function frontContent({ fields, design, kind, footer = '' }: SheetSetup, item: SheetItem): FaceContent {
+  const { texts, modules, surround, neededMm, pictureAspect, photoAspect, distanceM } = item;
+  const chosen = pick(texts, fields);
   return {
-    texts: pick(texts, fields),
+    texts: kind === 'student-card' ? chosen : laidTexts(chosen, item, withFooter(kind) ? footer : ''),
     code: { modules, surround },
     neededMm,
     pictures: {
@@ -116,10 +152,37 @@ function frontContent(
       ...(photoAspect !== undefined && { photo: photoAspect }),
       ...(pictureAspect !== null && (kind === 'poster' || kind === 'student-card') && { material: pictureAspect }),
     },
+    direction: directionOf(texts.title),
+    ...(kind === 'poster' && distanceM !== undefined && { distanceM }),
   };
 }
 
-function pick<Field extends TextField>(texts: SheetItem['texts'], fields: readonly Field[]): FaceContent['texts'] {
+function withFooter(kind: SheetSetup['kind']): boolean {
+  return kind === 'poster' || kind === 'table-card';
+}
+
+/** As they are laid out: the address as it is typed, what is at the foot in one line, and printed phrases where there is no task. */
+function laidTexts(
+  chosen: Readonly<Partial<Record<TextField, string>>>,
+  { phrases }: SheetItem,
+  footer: string,
+): FaceContent['texts'] {
+  const { class: className = '', place = '', address = '', ...others } = chosen;
+  const foot = [footer, className, place].filter((part) => part !== '').join(' · ');
+  const laid = { ...others, address: printedAddress(address), foot };
+  if (!phrases) return laid;
+  const { point, tap, secondPoint, secondTap } = phrases;
+  return {
+    ...laid,
+    ...(chosen.instruction !== undefined && point !== null && { instruction: '', point, 'point-2': secondPoint }),
+    ...(chosen.tap !== undefined && { tap, 'tap-2': secondTap }),
+  };
+}
+
+function pick<Field extends TextField>(
+  texts: SheetItem['texts'],
+  fields: readonly Field[],
+): Partial<Record<LaidField, string>> {
   return Object.fromEntries(fields.map((field) => [field, texts[field]]));
 }
 
@@ -157,7 +220,7 @@ type Filling = {
 };
 
 function emptyPage({ widthMm, heightMm }: PaperSize, side: SheetPage['side']): Filling {
-  return { widthMm, heightMm, side, texts: [], codes: [], pictures: [], arrows: [], bands: [], lines: [] };
+  return { widthMm, heightMm, side, texts: [], codes: [], pictures: [], tapSigns: [], bands: [], lines: [] };
 }
 
 /** @param turn half a turn, from one place to another of the same size */
@@ -186,6 +249,6 @@ function put(
   if (layout.code) page.codes.push(move(layout.code, layout.code.sizeMm, layout.code.sizeMm));
   page.texts.push(...layout.texts.map(moveBox));
   page.pictures.push(...layout.pictures.map(moveBox));
-  page.arrows.push(...layout.arrows.map(moveBox));
+  page.tapSigns.push(...layout.tapSigns.map(moveBox));
   page.bands.push(...layout.bands.map(moveBox));
 }

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { backOf, cellBox, checkGrid, cutsOf, fitGrid, type Grid, type MmBox } from './grid.js';
+import type { MmBox } from '../face/box.js';
+import { backOf, cellBox, checkGrid, cutsOf, fitGrid, type Grid } from './grid.js';
 
 const a4 = { widthMm: 210, heightMm: 297 };
 /** ISO/IEC 7810, ID-1. */

@@ -3,14 +3,9 @@
  * goes through from edge to edge; cells are filled row by row, from whichever cell of a page that was begun already; and the back of each
  * cell is known, as it falls when the printer turns the paper.
  */
+import type { MmBox, PaperSize } from '../face/box.js';
 import { fail, succeed, type Result } from '../../platform/result.js';
 import { requirePositive } from '../../platform/units.js';
-
-/** Width and height, mm. */
-export interface PaperSize {
-  readonly widthMm: number;
-  readonly heightMm: number;
-}
 
 /** Where the cells of a kind lie on their page. */
 export interface Grid {
@@ -26,14 +21,6 @@ export interface Grid {
   /** From the begin of a cell to that of the next. */
   readonly pitchXMm: number;
   readonly pitchYMm: number;
-}
-
-/** A box on a page, mm from the upper left corner. */
-export interface MmBox {
-  readonly xMm: number;
-  readonly yMm: number;
-  readonly widthMm: number;
-  readonly heightMm: number;
 }
 
 /** Why there can't be such pages. */

@@ -53,8 +53,8 @@ export const usualLabels: LabelGrid = {
   pitchYMm: 34,
 };
 
-/** How sheets of a kind are where nobody chose. */
-export function plainChoices(kind: SheetKind, paper: PaperFormat) {
+/** How sheets of a kind are where nobody chose. @param languages of what sheets say by themselves (BCP 47) */
+export function plainChoices(kind: SheetKind, paper: PaperFormat, languages: readonly string[] = ['en']) {
   return {
     kind,
     paper,
@@ -70,5 +70,7 @@ export function plainChoices(kind: SheetKind, paper: PaperFormat) {
     distanceM: null,
     han: 'sc',
     templateId: null,
+    layout: null,
+    languages,
   } as const;
 }

@@ -1,15 +1,29 @@
 /** What is not right with sheets before they are printed: texts that end early, codes that are too small, and what would help. */
-import { plainSheetDesign, type SheetKind, type TextField } from './design.js';
+import { choiceOf, type LaidField, type TextField } from '../face/fields.js';
+import { plainSheetDesign, type SheetKind } from './design.js';
 import { backSpace, compose, faceSpace, layoutBack, layoutFront, panelsOf } from './compose.js';
 import { type Composition, type SheetItem, type SheetSetup } from './sheet-page.js';
 import { cellBox } from './grid.js';
 import { perPageChoices } from './kinds.js';
 import { largestPosterCodeMm } from './poster.js';
+import type { FaceLayout } from '../face/face-content.js';
+import { smallTexts } from './legibility.js';
+import { printedAddress, typedAddress } from './printed-address.js';
 import type { MeasureText } from '../../code/typeface/text.js';
 
 /** What the layout could not do as it was asked. */
 export type SheetNote =
   | { readonly item: number; readonly reason: 'text-cut' | 'text-left-out'; readonly field: TextField }
+  /** Nobody types so long an address, so it is not printed. */
+  | { readonly item: number; readonly reason: 'address-long'; readonly characters: number }
+  /** From where a text of a poster is read, and from where it should be, metres. */
+  | {
+      readonly item: number;
+      readonly reason: 'text-small';
+      readonly field: TextField;
+      readonly readsFromM: number;
+      readonly distanceM: number;
+    }
   | { readonly item: number; readonly reason: 'too-small'; readonly sizeMm: number; readonly neededMm: number };
 
 /** The symbol's side of each item, mm, and what is not right with it. */
@@ -26,17 +40,43 @@ export function notesOf(
       layoutFront(composition, item, space, measure),
       ...(setup.backs === null ? [] : [layoutBack(composition, item, backSpace(setup, first), measure)]),
     ];
-    for (const { cut, leftOut } of faces) {
-      notes.push(
-        ...cut.map((field) => ({ item, reason: 'text-cut' as const, field })),
-        ...leftOut.map((field) => ({ item, reason: 'text-left-out' as const, field })),
-      );
-    }
+    for (const { cut, leftOut } of faces)
+      notes.push(...textNotes(item, 'text-cut', cut), ...textNotes(item, 'text-left-out', leftOut));
+    notes.push(...addressNotes(composition, item), ...sizeNotes(composition, item, faces[0]));
     const sizeMm = faces[0]?.code?.sizeMm ?? 0;
     if (sizeMm < neededMm - 0.05) notes.push({ item, reason: 'too-small', sizeMm, neededMm });
     return sizeMm;
   });
   return { sizesMm, notes };
+}
+
+/** One for each choice that the texts belong to. */
+function textNotes(
+  item: number,
+  reason: 'text-cut' | 'text-left-out',
+  fields: readonly LaidField[],
+): readonly SheetNote[] {
+  return [...new Set(fields.map(choiceOf))].map((field) => ({ item, reason, field }));
+}
+
+function addressNotes({ setup, items }: Composition, item: number): readonly SheetNote[] {
+  const address = items[item]?.texts.address ?? '';
+  if (setup.kind === 'student-card' || !setup.fields.includes('address') || address === '') return [];
+  const characters = [...typedAddress(address)].length;
+  return printedAddress(address) === '' ? [{ item, reason: 'address-long', characters }] : [];
+}
+
+function sizeNotes({ setup, items }: Composition, item: number, front: FaceLayout | undefined): readonly SheetNote[] {
+  const distanceM = items[item]?.distanceM;
+  if (setup.kind !== 'poster' || distanceM === undefined || !front) return [];
+  const notes = smallTexts(front.texts, distanceM).map(({ field, readsFromM, distanceM: wantedM }) => ({
+    item,
+    reason: 'text-small' as const,
+    field: choiceOf(field),
+    readsFromM,
+    distanceM: wantedM,
+  }));
+  return notes.filter(({ field }, index) => notes.findIndex((other) => other.field === field) === index);
 }
 
 /** Kinds of sheets, at their fewest a page, on which a code would be as large as it must be. */

@@ -1,6 +1,6 @@
 import { composed, manyOf, measure, setupOf } from '../../test/sample-sheets.js';
 import { layoutPage } from './compose.js';
-import { plainSheetDesign, sheetKinds, type SheetKind } from './design.js';
+import type { SheetKind } from './design.js';
 import { linesOf } from './page-furniture.js';
 
 const linesAt = (kind: SheetKind, more: object = {}) =>
@@ -27,26 +27,5 @@ describe('what a page has besides its faces', () => {
     expect(fieldsAt(3, 0).some((text) => text.startsWith('page-number'))).toBe(false);
     expect(fieldsAt(9, 0)).toContain('page-number: 1 / 3');
     expect(fieldsAt(9, 2)).toContain('page-number: 3 / 3');
-  });
-});
-
-describe('designs that come with Hapset', () => {
-  it.each(sheetKinds)('%s has sizes that can be read and shrink to no less', (kind) => {
-    const { front, back } = plainSheetDesign(kind);
-    for (const { parts } of [front, back])
-      for (const part of parts)
-        if (part.kind === 'text') {
-          expect(part.sizePt).toBeGreaterThanOrEqual(part.floorPt);
-          expect(part.floorPt).toBeGreaterThanOrEqual(5);
-          expect(part.maxLines).toBeGreaterThanOrEqual(1);
-        }
-  });
-
-  it('have larger words on the backs of what is read from afar', () => {
-    const largest = (kind: SheetKind): number =>
-      Math.max(...plainSheetDesign(kind).back.parts.map((part) => (part.kind === 'text' ? part.sizePt : 0)));
-    expect(largest('poster')).toBeGreaterThan(largest('small-card'));
-    expect(largest('table-card')).toBe(largest('poster'));
-    expect(largest('handout')).toBe(largest('small-card'));
   });
 });

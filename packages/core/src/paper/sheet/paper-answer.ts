@@ -2,7 +2,7 @@
 import type { LookDesign } from '../../code/look/look.js';
 import type { ErrorCorrectionLevel } from '../../code/symbol/versions.js';
 import type { AnswerState } from '../../platform/answer-state.js';
-import { backFields, faceFields, type FaceField, type TextField } from './design.js';
+import { backFields, faceFields, type FaceField, type TextField } from '../face/fields.js';
 
 /** What may differ between a sheet and what would be printed now, the most important first. */
 export const paperChanges = ['payload', 'level', 'look', 'size', ...faceFields, 'back'] as const;

@@ -1,5 +1,5 @@
 /** Paper formats in millimetres, upright. A formats after ISO 216; Letter and Legal after ANSI/ASME Y14.1. */
-import type { PaperSize } from './grid.js';
+import type { PaperSize } from '../face/box.js';
 
 /** Papers as they are held upright, mm (ISO 216; ANSI/ASME Y14.1). */
 export const paperFormats = {

@@ -8,7 +8,7 @@ import { neededSizeMm, predictReachM, sizeForDistanceMm } from '../../reads/opti
 import { paperFormats, type PaperFormat } from './paper.js';
 
 /** What texts, gaps and margins of the plain poster take at most: the smallest sizes with all their lines fit into it. */
-const forTextMm = 92;
+const forTextMm = 106;
 
 /** The largest symbol that an upright poster on this paper holds, in mm without what is around it. */
 export function largestPosterCodeMm(

@@ -1,6 +1,7 @@
 /** The cells that a kind of sheet has on a paper. */
 import { fail, succeed, type Result } from '../../platform/result.js';
-import { checkGrid, fitGrid, type Grid, type GridProblem, type MmBox, type PaperSize } from './grid.js';
+import type { MmBox, PaperSize } from '../face/box.js';
+import { checkGrid, fitGrid, type Grid, type GridProblem } from './grid.js';
 import { pageSize } from './paper.js';
 import { type SheetSetup } from './sheet-page.js';
 

@@ -1,7 +1,9 @@
 /** What is laid out and what comes of it: a setup with its cells, the items on each front, and the boxes of a page. */
-import { type BackField, type FaceField, type SheetDesign, type SheetKind, type TextField } from './design.js';
-import { type ArrowBox, type BandBox, type CodeBox, type PictureBox, type TextBox } from './face-content.js';
-import { cellBox, type DuplexAdjustment, type DuplexEdge, type Grid, type MmBox, type PaperSize } from './grid.js';
+import type { MmBox, PaperSize } from '../face/box.js';
+import { type BackField, type FaceField, type LaidField } from '../face/fields.js';
+import { type BandBox, type CodeBox, type PictureBox, type TapSign, type TextBox } from '../face/face-content.js';
+import { type SheetDesign, type SheetKind } from './design.js';
+import { cellBox, type DuplexAdjustment, type DuplexEdge, type Grid } from './grid.js';
 import { type PaperFormat } from './paper.js';
 import type { LabelGrid } from './kinds.js';
 import type { Surround } from '../../code/look/frame.js';
@@ -27,6 +29,8 @@ export interface SheetSetup {
   readonly newPagePerGroup?: boolean;
   /** What the printer can't reach at the edges. */
   readonly printerMarginMm: number;
+  /** The school, in the line at the foot of posters and table cards; absent on sheets of before there was one. */
+  readonly footer?: string;
   /** Over each page of a handout. */
   readonly head: { readonly title: string; readonly about: string };
 }
@@ -40,6 +44,18 @@ export interface SheetItem {
   readonly neededMm: number;
   /** Width by height of a picture of what opens; null without. */
   readonly pictureAspect: number | null;
+  /** Printed where the teacher wrote no task, and in a second language; absent or '' for none. */
+  readonly phrases?: {
+    /** Null where the teacher wrote a task. */
+    readonly point: string | null;
+    readonly tap: string;
+    readonly secondPoint: string;
+    readonly secondTap: string;
+  };
+  /** `#rrggbb` of titles and blocks, where its look has one; absent for the design's. */
+  readonly accent?: string;
+  /** From where it is read, metres; absent where nobody said. */
+  readonly distanceM?: number;
   /** Width by height of the student's photo; absent without. */
   readonly photoAspect?: number;
   /** `#rrggbb` of the band of a student's card; absent without. */
@@ -58,7 +74,7 @@ export interface OfItem {
 
 /** A text on a page, with the lines that it was broken into. */
 export type PageText = Omit<TextBox, 'field'> & {
-  readonly field: TextField | 'head' | 'head-about' | 'page-number';
+  readonly field: LaidField | 'head' | 'head-about' | 'page-number';
   readonly item: number | null;
   readonly turned: boolean;
 };
@@ -66,8 +82,8 @@ export type PageText = Omit<TextBox, 'field'> & {
 export type PageCode = CodeBox & OfItem;
 /** A picture on a page. */
 export type PagePicture = PictureBox & OfItem;
-/** An arrow on a page. */
-export type PageArrow = ArrowBox & OfItem;
+/** A sign beside what to tap, on a page. */
+export type PageTapSign = TapSign & OfItem;
 
 /** A band on a page. */
 export type PageBand = BandBox & OfItem;
@@ -86,7 +102,7 @@ export interface SheetPage extends PaperSize {
   readonly texts: readonly PageText[];
   readonly codes: readonly PageCode[];
   readonly pictures: readonly PagePicture[];
-  readonly arrows: readonly PageArrow[];
+  readonly tapSigns: readonly PageTapSign[];
   readonly bands: readonly PageBand[];
   readonly lines: readonly PageLine[];
 }
