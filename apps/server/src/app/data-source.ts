@@ -67,6 +67,7 @@ import { SchoolLanguage1812000000000 } from '../platform/database/migrations/181
 import { PlainNames1813000000000 } from '../platform/database/migrations/1813000000000-plain-names.js';
 import { StaffAccounts1814000000000 } from '../platform/database/migrations/1814000000000-staff-accounts.js';
 import { StudentPhotos1821000000000 } from '../platform/database/migrations/1821000000000-student-photos.js';
+import { SheetDesigns1822000000000 } from '../platform/database/migrations/1822000000000-sheet-designs.js';
 import { CardBacks1820000000000 } from '../platform/database/migrations/1820000000000-card-backs.js';
 import { YearEnds1819000000000 } from '../platform/database/migrations/1819000000000-year-ends.js';
 import { ReadingsById1818000000000 } from '../platform/database/migrations/1818000000000-readings-by-id.js';
@@ -160,6 +161,7 @@ export const migrations = [
   YearEnds1819000000000,
   CardBacks1820000000000,
   StudentPhotos1821000000000,
+  SheetDesigns1822000000000,
 ];
 
 export function dataSourceOptions(configuration: Configuration): DataSourceOptions {

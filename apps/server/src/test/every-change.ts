@@ -204,7 +204,13 @@ function codeChanges({ ids, get }: Reading, shortId: string): readonly Change[] 
     {
       route: 'changeSheetTemplate',
       path: `/api/sheet-templates/${ids.sheetTemplateId}`,
-      fields: { name: 'New', accent: '#445566', header: { pictureId: ids.lookPictureId, aspect: 1, heightMm: 20 } },
+      fields: {
+        name: 'New',
+        accent: '#445566',
+        header: { pictureId: ids.lookPictureId, aspect: 1, heightMm: 20 },
+        layout: 'little-ink',
+        footer: 'Foot',
+      },
       read: async () => byId(await get<readonly SheetTemplateView[]>('/api/sheet-templates'), ids.sheetTemplateId),
     },
   ];

@@ -85,6 +85,8 @@ async function paperOf({ server }: Scene, who: string, stationId: string, materi
     kind: 'poster',
     accent: '#112233',
     header: null,
+    layout: null,
+    footer: '',
   });
   return { sheetId: sheet.id, printId: print.id, sheetTemplateId: template.id };
 }

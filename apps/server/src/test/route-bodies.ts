@@ -132,8 +132,8 @@ export const bodies: Bodies = {
   previewCards: () => ({ request: cardsRequest, page: 0 }),
   makeCards: () => ({ request: cardsRequest }),
   readCard: () => ({ text: '00123' }),
-  createSheetTemplate: () => ({ name: 'x', kind: 'poster', accent: '#112233', header: null }),
-  changeSheetTemplate: () => ({ name: 'x', accent: '#112233', header: null, version: 1 }),
+  createSheetTemplate: () => ({ name: 'x', kind: 'poster', accent: '#112233', header: null, layout: null, footer: '' }),
+  changeSheetTemplate: () => ({ name: 'x', accent: '#112233', header: null, layout: null, footer: '', version: 1 }),
   chooseUsualSheetTemplate: () => ({ usual: false }),
   makeMaterialSheet: () => ({ kind: 'poster', paper: 'A4', goAhead: [] }),
 };

@@ -1,6 +1,7 @@
 /** What leaves on paper: posters in one click, and sheets that are composed for many codes at once. */
 import type {
   AccessVerdict,
+  FaceLayoutName,
   GridProblem,
   HeaderPicture,
   Obstacle,
@@ -25,7 +26,11 @@ export const sheetWarnings = [
   'text-cut',
   'text-left-out',
   'missing-characters',
+  'text-small',
+  'address-long',
 ] as const;
+/** To know before printing: nothing has to be confirmed. */
+export const sheetAdvice: readonly SheetWarning[] = ['text-small', 'address-long'];
 /** One of them; printing goes on where it was confirmed. */
 export type SheetWarning = (typeof sheetWarnings)[number];
 
@@ -71,6 +76,10 @@ export interface SheetChoices extends Pick<
   readonly han: 'sc' | 'jp';
   /** Null for the plain one. */
   readonly templateId: string | null;
+  /** Null for the template's, or the usual one of the kind. */
+  readonly layout: FaceLayoutName | null;
+  /** Of what sheets say by themselves: one or two tags of BCP 47. */
+  readonly languages: readonly string[];
 }
 
 /** Which pages are wanted, and which of them is looked at, from 0. */
@@ -97,7 +106,10 @@ export interface SheetNotice {
   } | null;
   /** That no font has. */
   readonly characters: readonly string[];
-  /** With `too-small`: what it is printed at, from where that reads, and from where it should. */
+  /**
+   * With `too-small`: what it is printed at, from where that reads, and from where it should. With `text-small`: from where the text is
+   * read, and from where it should be.
+   */
   readonly sizeMm: number | null;
   readonly reachM: number | null;
   readonly distanceM: number | null;
@@ -105,6 +117,8 @@ export interface SheetNotice {
   readonly otherKinds: readonly SheetKind[];
   /** With `too-small`: the code could carry less. */
   readonly finer: boolean;
+  /** With `address-long`: how many characters the address has. */
+  readonly length: number | null;
 }
 
 /** One page of sheets as they would be printed, and what all of them come to. */
@@ -183,6 +197,10 @@ export interface SheetTemplateView {
   readonly kind: SheetKind;
   readonly accent: string;
   readonly header: HeaderPicture | null;
+  /** Null for the usual one of its kind. */
+  readonly layout: FaceLayoutName | null;
+  /** In the line at the foot; '' for the school's name. */
+  readonly footer: string;
   /** What sheets of its kind have where nobody chose. */
   readonly usual: boolean;
   /** The one who asks may change and remove it. */
@@ -196,6 +214,8 @@ export interface CreateSheetTemplate {
   readonly kind: SheetKind;
   readonly accent: string;
   readonly header: HeaderPicture | null;
+  readonly layout: FaceLayoutName | null;
+  readonly footer: string;
 }
 
 /** All of a template under the version that was seen. */
@@ -203,6 +223,8 @@ export interface ChangeSheetTemplate {
   readonly name: string;
   readonly accent: string;
   readonly header: HeaderPicture | null;
+  readonly layout: FaceLayoutName | null;
+  readonly footer: string;
   readonly version: number;
 }
 

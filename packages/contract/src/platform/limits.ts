@@ -65,6 +65,7 @@ export const limits = {
   sheetCopies: 60,
   printsPage: 20,
   sheetTemplates: 60,
+  sheetFooterLength: 120,
   headerPicture: { aspect: { least: 0.5, most: 12 }, heightMm: { least: 5, most: 40 } },
   printerMarginMm: { least: 0, most: 20 },
   duplexShiftMm: 10,

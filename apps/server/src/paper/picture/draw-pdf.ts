@@ -49,8 +49,10 @@ export async function codePdf(
 
 export interface PdfProperties {
   readonly title: string;
-  /** Stands in the file's properties. */
+  /** In the file's properties. */
   readonly madeAt: Date;
+  /** BCP 47, of all texts that name no other; English where absent. */
+  readonly language?: string;
 }
 
 export interface PdfPage extends PdfProperties {
@@ -65,13 +67,13 @@ export interface StartedPdf {
 }
 
 /** A document without pages yet, with title and language, and a structure for those who have it read aloud. */
-export function startPdf({ title, madeAt }: PdfProperties): StartedPdf {
+export function startPdf({ title, madeAt, language = 'en' }: PdfProperties): StartedPdf {
   const document = new PDFDocument({
     margin: 0,
     autoFirstPage: false,
     displayTitle: true,
     tagged: true,
-    lang: 'en',
+    lang: language,
     pdfVersion: '1.7',
     info: { Title: title, Creator: 'Hapset', Producer: 'Hapset', CreationDate: madeAt, ModDate: madeAt },
   });

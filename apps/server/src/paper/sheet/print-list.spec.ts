@@ -43,6 +43,8 @@ describe('the list of prints', () => {
       kind: 'handout',
       accent: '#113355',
       header: null,
+      layout: null,
+      footer: '',
     });
     for (let index = 0; index < 21; index += 1) await make();
     await make({ kind: 'handout', paper: 'A5', lying: true, templateId: template.id });
@@ -85,6 +87,8 @@ describe('the list of prints', () => {
       kind: 'poster',
       accent: '#113355',
       header: null,
+      layout: null,
+      footer: '',
     });
     const made = await make({ paper: 'A3', templateId: template.id });
     expect(made.canBeComposed).toBe(true);

@@ -2,6 +2,7 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import { limits, type PrintOrigin, type PrintsPage, type PrintView } from '@hapset/contract';
+import { plainChoices } from '@hapset/core';
 import { In, IsNull, LessThan, Repository } from 'typeorm';
 import { Clock } from '../../platform/clock/clock.js';
 import { notFound, ProblemError } from '../../platform/problem/problem.js';
@@ -63,7 +64,9 @@ export class PrintList {
     if (!origin) throw notFound('origin');
     const { templateId } = origin.choices;
     const known = templateId === null || (await this.templates.exists(templateId));
-    return known ? origin : { ...origin, choices: { ...origin.choices, templateId: null } };
+    // Prints of before there were designs and languages have none of their own.
+    const choices = { ...plainChoices(origin.choices.kind, origin.choices.paper), ...origin.choices };
+    return { ...origin, choices: known ? choices : { ...choices, templateId: null } };
   }
 
   /** One that is being drawn is stopped. That its codes are on paper is remembered. @throws ProblemError not-found */

@@ -5,6 +5,7 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import {
+  sheetAdvice,
   sheetWarnings,
   type PreviewSheets,
   type PrintOrigin,
@@ -104,7 +105,9 @@ export class PrintService {
     if (planned.codes.length === 0) throw new ProblemError('payload-too-long', 'No code can hold that much.');
     const notes = await this.layOut(planned.order, ownerId);
     const named = new Set(noticesOf(planned, notes, choices).map(({ warning }) => warning));
-    const open = sheetWarnings.filter((warning) => named.has(warning) && !goAhead.includes(warning));
+    const open = sheetWarnings.filter(
+      (warning) => named.has(warning) && !goAhead.includes(warning) && !sheetAdvice.includes(warning),
+    );
     if (open.length > 0)
       throw new ProblemError('sheet-needs-go-ahead', 'There is something to look at before this is printed.', {
         warnings: open,

@@ -24,7 +24,7 @@ export function factsNow(placed: PlacedCode, sheet: SheetRecord | null): Printed
   const { payload, plan, look, rehearsal, sizeMmOn } = placed;
   // A sheet of an earlier kind was printed at the size for its own paper.
   const sizeMm = sheet && sheet.content.more === undefined ? sizeMmOn(sheet.paper) : rehearsal.sizeMm;
-  const content = contentOf(placed, { kind: sheet?.kind ?? 'poster', distanceM: null }, null);
+  const content = contentOf(placed, { kind: sheet?.kind ?? 'poster', distanceM: null, languages: [] }, null);
   return { payload, level: plan?.level ?? null, look: look.design, sizeMm, texts: textsOf(content) };
 }
 

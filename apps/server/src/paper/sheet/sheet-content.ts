@@ -1,19 +1,22 @@
 /** What is on paper for a material in its place: texts of front and back, the size its distance asks for. Pure. */
 import type { SheetChoices } from '@hapset/contract';
 import {
+  accentReads,
   codeMmForDistance,
   kindDistanceM,
+  plainAccent,
   reachOfPrintM,
   shortAddressInLetters,
+  type LookDesign,
   type MeasuredReach,
 } from '@hapset/core';
 import { titleOf } from './sheet-places.js';
 import type { MoreContent, SheetContent } from './sheet-order.js';
-import { tapLine } from './tap-words.js';
+import { isFirstInstruction, phraseLanguages, pointLine, rememberedTap, tapLine } from './tap-words.js';
 import type { PlacedCode } from '../../reads/placed-code/placed-code.js';
 
 /** What of the choices a code's content depends on. */
-export type ContentChoices = Pick<SheetChoices, 'kind' | 'distanceM'>;
+export type ContentChoices = Pick<SheetChoices, 'kind' | 'distanceM' | 'languages'>;
 
 export function contentOf(placed: PlacedCode, choices: ContentChoices, picture: MoreContent['picture']): SheetContent {
   const { place, plan, payload, look, carries, rehearsal } = placed;
@@ -25,15 +28,40 @@ export function contentOf(placed: PlacedCode, choices: ContentChoices, picture: 
     ...(look.id !== null && { look: look.design }),
     title: titleOf(place),
     instruction,
-    tap: tapLine(carries.act, rehearsal.devices, instruction),
+    tap: rememberedTap(carries.act, rehearsal.devices, instruction),
     address: addressOn(placed),
     more: {
       texts: moreTexts(place),
       neededMm: neededMm(placed, choices),
       rehearsedMm: rehearsal.sizeMm,
       picture,
+      phrases: phrasesOf(placed, instruction, choices.languages),
+      ...accentOf(look.design),
+      distanceM: distanceOf(placed, choices),
+      languages: phraseLanguages(choices.languages),
     },
   };
+}
+
+/** What the sheet says by itself, in one language or two. Words around the code that say where to point are enough. */
+function phrasesOf(
+  { carries: { act }, rehearsal: { devices }, look }: PlacedCode,
+  instruction: string,
+  wanted: readonly string[],
+): NonNullable<MoreContent['phrases']> {
+  const [first, second] = phraseLanguages(wanted);
+  const saysItself = isFirstInstruction(instruction) && look.design.caption === null;
+  return {
+    point: isFirstInstruction(instruction) ? (saysItself ? pointLine(act, first ?? 'en') : '') : null,
+    tap: tapLine(act, devices, first ?? 'en'),
+    secondPoint: saysItself && second ? pointLine(act, second) : '',
+    secondTap: second ? tapLine(act, devices, second) : '',
+  };
+}
+
+/** Titles in the colour of the look, where that can be read on white. */
+function accentOf({ ink }: LookDesign): Pick<MoreContent, 'accent'> {
+  return ink !== plainAccent && accentReads(ink) ? { accent: ink } : {};
 }
 
 /** What is typed where a code is not scanned; null where it is no address. */
@@ -71,7 +99,10 @@ function fileUnder(tags: readonly string[], place: string): string {
 }
 
 /** From where such a sheet is read, metres. */
-export function distanceOf({ rehearsal }: Pick<PlacedCode, 'rehearsal'>, { kind, distanceM }: ContentChoices): number {
+export function distanceOf(
+  { rehearsal }: Pick<PlacedCode, 'rehearsal'>,
+  { kind, distanceM }: Pick<SheetChoices, 'kind' | 'distanceM'>,
+): number {
   return distanceM ?? kindDistanceM[kind] ?? rehearsal.distanceM;
 }
 

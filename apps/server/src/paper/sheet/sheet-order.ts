@@ -47,6 +47,19 @@ export interface MoreContent {
   readonly rehearsedMm: number;
   /** Of what opens, by its check; or a symbol, by its icon. */
   readonly picture: { readonly id: string; readonly aspect: number } | null;
+  /** What the sheet says by itself; absent on sheets of before it had languages. `point` is null where the teacher wrote a task. */
+  readonly phrases?: {
+    readonly point: string | null;
+    readonly tap: string;
+    readonly secondPoint: string;
+    readonly secondTap: string;
+  };
+  /** `#rrggbb` of titles and blocks, where its look has one. */
+  readonly accent?: string;
+  /** From where it is read, metres. */
+  readonly distanceM?: number;
+  /** BCP 47, of what the sheet says by itself. */
+  readonly languages?: readonly string[];
   /** Of the student; absent without. */
   readonly photo?: { readonly id: string; readonly aspect: number };
   /** `#rrggbb` of the band of a student's card; absent without. */
@@ -114,6 +127,9 @@ export function drawableOf(
     ...boxOf(index),
     neededMm: content.more?.neededMm ?? Infinity,
     pictureAspect: content.more?.picture?.aspect ?? null,
+    ...(content.more?.phrases !== undefined && { phrases: content.more.phrases }),
+    ...(content.more?.accent !== undefined && { accent: content.more.accent }),
+    ...(content.more?.distanceM !== undefined && { distanceM: content.more.distanceM }),
     ...(content.more?.photo !== undefined && { photoAspect: content.more.photo.aspect }),
     ...(content.more?.band !== undefined && { band: content.more.band }),
     ...(content.more?.group !== undefined && { group: content.more.group }),

@@ -4,15 +4,19 @@ import type { SheetChoices, SheetNotice, SheetWarning } from '@hapset/contract';
 import {
   isLocked,
   kindsThatHold,
+  layoutsOf,
   perPageChoices,
   plainSheetDesign,
   standing,
   usualPerPage,
   withBacks,
+  type FaceLayoutName,
   type SheetDesign,
   type SheetKind,
+  type SheetNote,
   type SheetSetup,
 } from '@hapset/core';
+import { languageOf } from '@hapset/student-texts';
 import { Clock } from '../../platform/clock/clock.js';
 import { LookPictureService } from '../../code/look/look-picture.service.js';
 import { SchoolService } from '../../school/settings/school.service.js';
@@ -50,8 +54,9 @@ export class SheetPlanner {
   async plan({ name, places }: PlacesToPrint, choices: SheetChoices): Promise<PlannedSheets> {
     const all = await this.codes.list(places);
     const codes = all.filter(({ code }) => code !== null);
-    const pictures = await this.sheetPictures.load(choices.kind === 'poster' && choices.picture ? codes : []);
     const setup = await this.setup(name, codes, choices);
+    const withPictures = choices.kind === 'poster' && choices.picture && setup.design.layout === 'picture-first';
+    const pictures = await this.sheetPictures.load(withPictures ? codes : []);
     const contents = codes.map((placed) =>
       contentOf(placed, choices, pictures.shown.get(placed.place.material.id) ?? null),
     );
@@ -79,18 +84,49 @@ export class SheetPlanner {
   }
 
   /** The plain design in the chosen template's colours. @throws ProblemError invalid for a template of another kind */
-  async designOf(kind: SheetKind, templateId: string | null): Promise<SheetDesign> {
+  async designOf(
+    kind: SheetKind,
+    templateId: string | null,
+    layout: FaceLayoutName | null = null,
+  ): Promise<SheetDesign> {
     const template = await this.templates.choose(kind, templateId);
     return {
       ...plainSheetDesign(kind),
       ...(template && { name: template.name, accent: template.accent, header: template.header }),
+      ...(template?.layout && { layout: template.layout }),
+      ...(layout !== null && layoutsOf(kind).includes(layout) && { layout }),
     };
+  }
+
+  /** What sheets say by themselves is in the school's language where nobody chose. */
+  async usualLanguages(): Promise<readonly string[]> {
+    const { language } = await this.school.get();
+    return [languageOf(language)?.tag ?? 'en'];
+  }
+
+  /** The line at the foot: the template's, or the school's name. */
+  private async footerOf(kind: SheetKind, templateId: string | null): Promise<string> {
+    const template = await this.templates.choose(kind, templateId);
+    return template?.footer || (await this.school.get()).name;
   }
 
   private async setup(
     name: string,
     codes: readonly PlacedCode[],
-    { kind, paper, lying, perPage, inColumns, labels, startAt, copies, fields, backs, templateId }: SheetChoices,
+    {
+      kind,
+      paper,
+      lying,
+      perPage,
+      inColumns,
+      labels,
+      startAt,
+      copies,
+      fields,
+      backs,
+      templateId,
+      layout,
+    }: SheetChoices,
   ): Promise<SheetSetup> {
     const { printerMarginMm, duplexEdge, duplexRightMm, duplexDownMm } = await this.school.get();
     const lesson = codes[0]?.place.lesson ?? null;
@@ -108,7 +144,8 @@ export class SheetPlanner {
         backs && withBacks.includes(kind)
           ? { edge: duplexEdge, adjustment: { rightMm: duplexRightMm, downMm: duplexDownMm } }
           : null,
-      design: await this.designOf(kind, templateId),
+      design: await this.designOf(kind, templateId, layout),
+      footer: await this.footerOf(kind, templateId),
       printerMarginMm,
       head: {
         title: lesson?.name ?? name,
@@ -135,14 +172,31 @@ export function noticesOf(
           opens: foundOf(warning, placed),
         })),
         ...missingOf(placed, content, order.setup),
-        ...ofLayout.map((note) =>
-          note.reason === 'too-small'
-            ? tooSmall(placed, { ...note, sizeMm: sizesMm[index] ?? note.sizeMm }, order.setup, choices)
-            : { ...blank(note.reason, placed.place), field: note.field },
-        ),
+        ...ofLayout.map((note) => noticeOf(note, placed, sizesMm[index] ?? 0, order.setup, choices)),
       ];
     }),
   ];
+}
+
+function noticeOf(
+  note: SheetNote,
+  placed: PlacedCode,
+  sizeMm: number,
+  setup: SheetSetup,
+  choices: SheetChoices,
+): SheetNotice {
+  const empty = blank(note.reason, placed.place);
+  switch (note.reason) {
+    case 'too-small':
+      return tooSmall(placed, { ...note, sizeMm }, setup, choices);
+    case 'text-small':
+      return { ...empty, field: note.field, reachM: note.readsFromM, distanceM: note.distanceM };
+    case 'address-long':
+      return { ...empty, field: 'address', length: note.characters };
+    case 'text-cut':
+    case 'text-left-out':
+      return { ...empty, field: note.field };
+  }
 }
 
 /** Characters that no typeface has, of what would be printed. */
@@ -189,6 +243,7 @@ function blank(warning: SheetWarning, place: PlacedCode['place']): SheetNotice {
     distanceM: null,
     otherKinds: [],
     finer: false,
+    length: null,
   };
 }
 

@@ -1,11 +1,12 @@
 /** A page of sheets as SVG, with its text as outlines: the preview, the browser's own print, and what pictures of pages are made of. */
-import { drawingElements, type PageText, type SheetPage } from '@hapset/core';
+import { drawingElements, type PageBand, type PageTapSign, type PageText, type SheetPage } from '@hapset/core';
 import { outlined } from '../picture/outlined.js';
 import type { PictureBytes } from '../picture/draw-pdf.js';
 import { outlineRun } from '../../code/typeface/outline-text.js';
-import { lineColours, lineWidthsMm, toneColour } from './sheet-colours.js';
+import { accentOf, bandPaint, blockCorner, lineColours, lineWidthsMm, outlineMm, toneColour } from './sheet-colours.js';
 import { pictureId, type Drawable, type SheetOrder } from './sheet-order.js';
-import { arrowPath, placedLines } from './sheet-pdf.js';
+import { placedLines } from './sheet-pdf.js';
+import { tapSignLine, tapSignScale, tapSignStrokes } from './tap-sign.js';
 
 const pointMm = 25.4 / 72;
 
@@ -15,7 +16,7 @@ export function drawSheetSvg(
   order: Pick<SheetOrder, 'han' | 'contents'>,
   pictures: PictureBytes,
 ): string {
-  const { accent, header } = composition.setup.design;
+  const { header } = composition.setup.design;
   const address = (id: string): string | null => {
     const bytes = pictures.get(id);
     // Photos are JPEG, all else is PNG.
@@ -23,24 +24,19 @@ export function drawSheetSvg(
     return bytes ? `data:image/${type};base64,${Buffer.from(bytes).toString('base64')}` : null;
   };
   const parts = [
-    ...page.bands.map(
-      ({ xMm, yMm, widthMm, heightMm, colour }) =>
-        `<rect x="${round(xMm)}" y="${round(yMm)}" width="${round(widthMm)}" height="${round(heightMm)}" fill="${colour}"/>`,
-    ),
+    ...page.bands.map((band) => bandElement(band, accentOf(composition, band.item))),
     ...page.lines.map(
       ({ from, to, kind }) =>
         `<path d="M${round(from[0])} ${round(from[1])}L${round(to[0])} ${round(to[1])}" stroke="${lineColours[kind]}" stroke-width="${lineWidthsMm[kind]}"${kind === 'fold' ? ' stroke-dasharray="2 1.5"' : ''}/>`,
     ),
-    ...page.arrows.map(
-      (arrow) => `<path d="${arrowPath(arrow)}" transform="translate(${round(arrow.xMm)} ${round(arrow.yMm)})"/>`,
-    ),
+    ...page.tapSigns.map(tapSignElement),
     ...page.pictures.map((picture) => {
       const href = address(pictureId(picture, order.contents, header) ?? '');
       return href === null
         ? ''
         : `<image${turn(picture, picture.turned)} x="${round(picture.xMm)}" y="${round(picture.yMm)}" width="${round(picture.widthMm)}" height="${round(picture.heightMm)}" href="${href}"/>`;
     }),
-    ...page.texts.map((text) => textElement(text, accent, order)),
+    ...page.texts.map((text) => textElement(text, accentOf(composition, text.item), order)),
     ...page.codes.map((code, index) => {
       const drawing = drawingOf(code.item);
       const box = { xMm: code.xMm, yMm: code.yMm, widthMm: code.sizeMm, heightMm: code.sizeMm };
@@ -50,6 +46,21 @@ export function drawSheetSvg(
     }),
   ];
   return `<svg xmlns="http://www.w3.org/2000/svg" width="${round(page.widthMm)}mm" height="${round(page.heightMm)}mm" viewBox="0 0 ${round(page.widthMm)} ${round(page.heightMm)}"><rect width="100%" height="100%" fill="#ffffff"/>${parts.join('')}</svg>`;
+}
+
+function bandElement(band: PageBand, accent: string): string {
+  const { xMm, yMm, widthMm, heightMm, colour } = band;
+  const { fill, line } = bandPaint(band, accent);
+  const isBlock = colour === 'solid' || colour === 'outline';
+  const inset = line === null ? 0 : outlineMm / 2;
+  const corner = isBlock ? ` rx="${round(heightMm * blockCorner)}"` : '';
+  const paint = line === null ? `fill="${fill ?? 'none'}"` : `fill="none" stroke="${line}" stroke-width="${outlineMm}"`;
+  return `<rect x="${round(xMm + inset)}" y="${round(yMm + inset)}" width="${round(widthMm - 2 * inset)}" height="${round(heightMm - 2 * inset)}"${corner} ${paint}/>`;
+}
+
+function tapSignElement(sign: PageTapSign): string {
+  const strokes = tapSignStrokes.map((path) => `<path d="${path}"/>`).join('');
+  return `<g${turn(sign, sign.turned)}><g transform="translate(${round(sign.xMm)} ${round(sign.yMm)}) scale(${tapSignScale(sign)})" fill="none" stroke="#000" stroke-width="${tapSignLine}" stroke-linecap="round">${strokes}</g></g>`;
 }
 
 function textElement(text: PageText, accent: string, { han }: Pick<SheetOrder, 'han'>): string {

@@ -1,5 +1,5 @@
 import { limits } from '@hapset/contract';
-import type { HeaderPicture, SheetKind } from '@hapset/core';
+import type { FaceLayoutName, HeaderPicture, SheetKind } from '@hapset/core';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 import {
   idColumn,
@@ -18,6 +18,10 @@ export class SheetTemplate {
   /** `#rrggbb` */
   @Column(keywordColumn(7)) accent: string;
   @Column({ type: 'json', nullable: true }) header: HeaderPicture | null;
+  /** Null for the usual one of its kind. */
+  @Column({ ...keywordColumn(20), nullable: true }) layout: FaceLayoutName | null;
+  /** In the line at the foot; '' for the school's name. */
+  @Column({ ...textColumn(limits.sheetFooterLength), default: '' }) footer: string;
   /** What sheets of its kind have where nobody chose; at most one a kind. */
   @Column({ type: 'boolean', default: false }) usual: boolean;
   /** Who made it; that one and the administrator may change it. */

@@ -2,7 +2,7 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import { limits, type ChangeSheetTemplate, type CreateSheetTemplate, type SheetTemplateView } from '@hapset/contract';
-import { accentReads, type SheetKind } from '@hapset/core';
+import { accentReads, layoutsOf, type SheetKind } from '@hapset/core';
 import { IsNull, Repository } from 'typeorm';
 import { Clock } from '../../platform/clock/clock.js';
 import { newId } from '../../platform/database/columns.js';
@@ -47,7 +47,7 @@ export class SheetTemplateService {
       });
     const row = {
       id: newId(),
-      ...(await this.checked(request)),
+      ...(await this.checked(request, request.kind)),
       kind: request.kind,
       usual: false,
       madeById: who.id,
@@ -61,10 +61,11 @@ export class SheetTemplateService {
 
   /** @throws ProblemError not-found, not-allowed, invalid, stale */
   async change(id: string, { version, ...request }: ChangeSheetTemplate, who: SignedIn): Promise<SheetTemplateView> {
-    mayChange(await this.require(id), who);
+    const before = await this.require(id);
+    mayChange(before, who);
     const { affected } = await this.templates.update(
       { id, version, removedAt: IsNull() },
-      { ...(await this.checked(request)), version: version + 1 },
+      { ...(await this.checked(request, before.kind)), version: version + 1 },
     );
     if (affected !== 1) throw stale('template');
     return toView(await this.require(id), who);
@@ -92,13 +93,14 @@ export class SheetTemplateService {
     return found;
   }
 
-  private async checked({
-    name,
-    accent,
-    header,
-  }: Pick<CreateSheetTemplate, 'name' | 'accent' | 'header'>): Promise<
-    Pick<SheetTemplate, 'name' | 'accent' | 'header'>
-  > {
+  private async checked(
+    { name, accent, header, layout, footer }: Omit<CreateSheetTemplate, 'kind'>,
+    kind: SheetKind,
+  ): Promise<Pick<SheetTemplate, 'name' | 'accent' | 'header' | 'layout' | 'footer'>> {
+    if (layout !== null && !layoutsOf(kind).includes(layout))
+      throw new ProblemError('invalid', 'This kind of sheet does not have that design.', {
+        fields: [{ field: 'layout', message: 'does not exist for that kind of sheet' }],
+      });
     if (!accentReads(accent))
       throw new ProblemError('invalid', 'Titles in that colour can’t be read.', {
         fields: [{ field: 'accent', message: 'is too pale on white paper' }],
@@ -107,7 +109,7 @@ export class SheetTemplateService {
       throw new ProblemError('invalid', 'That picture is not here.', {
         fields: [{ field: 'header', message: 'does not exist' }],
       });
-    return { name, accent: accent.toLowerCase(), header };
+    return { name, accent: accent.toLowerCase(), header, layout, footer: footer.trim() };
   }
 }
 
@@ -118,8 +120,9 @@ function mayChange({ madeById }: SheetTemplate, who: SignedIn): void {
 }
 
 function toView(
-  { id, name, kind, accent, header, usual, madeById, version }: SheetTemplate,
+  { id, name, kind, accent, header, layout, footer, usual, madeById, version }: SheetTemplate,
   who: SignedIn,
 ): SheetTemplateView {
-  return { id, name, kind, accent, header, usual, mine: madeById === who.id || who.role === 'administrator', version };
+  const mine = madeById === who.id || who.role === 'administrator';
+  return { id, name, kind, accent, header, layout, footer, usual, mine, version };
 }

@@ -26,6 +26,8 @@ describe('templates of sheets', () => {
       kind: 'poster',
       accent: '#0a6b5e',
       header: null,
+      layout: null,
+      footer: '',
       ...body,
     });
 
@@ -54,6 +56,27 @@ describe('templates of sheets', () => {
     expect((await preview({ kind: 'poster' })).svg).not.toContain('#8a1c2c');
   });
 
+  it('name a design and a line at the foot, which a choice goes before', async () => {
+    const template = (await create({ layout: 'little-ink', footer: 'Harbour wing' })).body as SheetTemplateView;
+    expect(template).toMatchObject({ layout: 'little-ink', footer: 'Harbour wing' });
+    const svgOf = async (choices: Partial<SheetChoices>) => (await preview({ kind: 'poster', ...choices })).svg;
+    const [own, plain, little] = await Promise.all([
+      svgOf({ templateId: template.id }),
+      svgOf({}),
+      svgOf({ layout: 'little-ink' }),
+    ]);
+    // An outlined number has a line and no fill.
+    for (const outlined of [own, little]) expect(outlined).toContain('fill="none" stroke="#0');
+    expect(plain).not.toContain('fill="none" stroke="#000000"');
+    expect(await svgOf({ templateId: template.id, layout: 'big-number' })).not.toContain(
+      'fill="none" stroke="#0a6b5e"',
+    );
+    expect((await create({ layout: 'code-first' })).body).toMatchObject({
+      reason: 'invalid',
+      fields: [{ field: 'layout' }],
+    });
+  });
+
   it('are refused where titles could not be read, or the picture is not there', async () => {
     expect((await create({ accent: '#ffee88' })).body).toMatchObject({
       reason: 'invalid',
@@ -72,6 +95,8 @@ describe('templates of sheets', () => {
         name: 'Ours',
         accent: '#222222',
         header: null,
+        layout: null,
+        footer: '',
         version,
       });
     expect((await change('Tobiah')).body).toMatchObject({ reason: 'not-allowed' });

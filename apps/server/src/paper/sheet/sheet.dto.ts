@@ -14,17 +14,21 @@ import {
 import {
   composedKinds,
   faceFields,
+  faceLayouts,
   paperNames,
   sheetKinds,
   type FaceField,
+  type FaceLayoutName,
   type HeaderPicture,
   type LabelGrid,
   type PaperFormat,
   type SheetKind,
 } from '@hapset/core';
+import { languages } from '@hapset/student-texts';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
+  ArrayMinSize,
   ArrayUnique,
   IsArray,
   IsBoolean,
@@ -33,9 +37,11 @@ import {
   IsIn,
   IsInt,
   IsNumber,
+  IsString,
   IsUUID,
   Matches,
   Max,
+  MaxLength,
   Min,
   ValidateIf,
   ValidateNested,
@@ -43,6 +49,7 @@ import {
 import type { Exact, Plain } from '../../platform/problem/exact.js';
 import { IsText } from '../../platform/problem/is-text.js';
 
+const phraseTags = languages.map(({ tag }) => tag);
 const { viewingDistanceM, headerPicture } = limits;
 /** More than any paper has. */
 const longestMm = 500;
@@ -91,6 +98,8 @@ class ChoicesDto implements SheetChoices {
   distanceM: number | null;
   @IsIn(['sc', 'jp']) han: 'sc' | 'jp';
   @ValidateIf((body: ChoicesDto) => body.templateId !== null) @IsUUID() templateId: string | null;
+  @ValidateIf((body: ChoicesDto) => body.layout !== null) @IsIn(faceLayouts) layout: FaceLayoutName | null;
+  @IsArray() @ArrayMinSize(1) @ArrayMaxSize(2) @ArrayUnique() @IsIn(phraseTags, { each: true }) languages: string[];
 }
 
 export class PreviewSheetsDto implements PreviewSheets {
@@ -120,6 +129,8 @@ class TemplateDto {
   @ValidateNested()
   @Type(() => HeaderPictureDto)
   header: HeaderPictureDto | null;
+  @ValidateIf((body: TemplateDto) => body.layout !== null) @IsIn(faceLayouts) layout: FaceLayoutName | null;
+  @IsString() @MaxLength(limits.sheetFooterLength) footer: string;
 }
 
 export class CreateSheetTemplateDto extends TemplateDto implements CreateSheetTemplate {

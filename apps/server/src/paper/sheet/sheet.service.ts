@@ -28,7 +28,7 @@ export class SheetService {
   async make(place: Place, { paper, goAhead }: MakeSheet, ownerId: string): Promise<Sheet> {
     const { sheets } = await this.prints.make(
       { name: titleOf(place), places: [place], asked: askedFor(place) },
-      { ...plainChoices('poster', paper), picture: false },
+      plainChoices('poster', paper, await this.planner.usualLanguages()),
       goAhead,
       ownerId,
     );

@@ -2,7 +2,8 @@ import { execFileSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { SheetView } from '@hapset/contract';
+import type { SheetsPreview, SheetView } from '@hapset/contract';
+import { plainChoices } from '@hapset/core';
 import jsQR from 'jsqr';
 import { PNG } from 'pngjs';
 import { makePrint, noPlaces } from '../../test/prints.js';
@@ -64,11 +65,13 @@ describe('making sheets', () => {
       expect(disposition).toBe('inline; filename="01 Field guide to limpets, poster.pdf"');
       const path = pdf(body, `${paper}.pdf`);
       execFileSync('qpdf', ['--check', path]);
-      const text = execFileSync('pdftotext', ['-layout', path, '-'], { encoding: 'utf8' });
+      const text = execFileSync('pdftotext', [path, '-'], { encoding: 'utf8' }).replace(/\s+/gu, ' ');
       for (const part of [
         'Field guide to limpets',
-        'Point your camera here and tap what it finds.',
-        web.address('/open'),
+        'Point your camera here.',
+        'Then tap the address that appears.',
+        web.address('/open').replace('http://', ''),
+        'Our school',
         'Life between the tides · 6 Kestrel',
         'Biology room',
       ])
@@ -93,7 +96,14 @@ describe('making sheets', () => {
     const [stationId = ''] = await scene.stations(lessonId, [
       { ...words('tide'), title: `\u{10380} ${'tide '.repeat(38)}`.trim() },
     ]);
-    expect((await make(stationId)).body).toMatchObject({ warnings: ['text-cut', 'missing-characters'] });
+    expect((await make(stationId)).body).toMatchObject({ warnings: ['missing-characters'] });
+    const small = { ...plainChoices('label', 'A4').labels, widthMm: 30, heightMm: 16 };
+    const { notices } = await scene.server.ok<SheetsPreview>('Maren', 'POST', '/api/sheet-previews', {
+      places: { lessonId, stationIds: [], materialIds: [], tag: null },
+      choices: { ...plainChoices('label', 'A4'), labels: small },
+      page: 0,
+    });
+    expect(notices.map(({ warning }) => warning)).toContain('text-cut');
     expect(missingCharacters('Tide 潮 ä \u{10380}', 'heading')).toEqual(['\u{10380}']);
     expect(measureText('mm', 'text', 20)).toBeGreaterThan(measureText('ii', 'text', 20));
   });

@@ -4,7 +4,6 @@ import type { CardsRequest, SheetNotice } from '@hapset/contract';
 import { languageOf, studentTexts } from '@hapset/student-texts';
 import {
   bandColours,
-  cardBack,
   cardPayload,
   cardTokenNumbers,
   cardTokenOf,
@@ -122,7 +121,7 @@ export class CardPlanner {
       perPage: request.perPage,
       fields: ['title', 'instruction', 'tap', ...fieldsOf(withWords(request), namesakes)],
       backs: request.backs ? { edge: duplexEdge, adjustment: { rightMm: duplexRightMm, downMm: duplexDownMm } } : null,
-      design: { ...design, card: request.design, back: cardBack },
+      design: { ...design, card: request.design },
       newPagePerGroup: request.newPagePerClass,
       printerMarginMm,
       head: { title: '', about: '' },
@@ -283,6 +282,7 @@ export async function cardNotices(
     distanceM: null,
     otherKinds: [],
     finer: false,
+    length: null,
   });
   const missing = await mapInSlices(students, ({ name, className }, item): readonly SheetNotice[] => {
     const characters = missingCharacters(`${name} ${className}`, 'text');
@@ -291,7 +291,8 @@ export async function cardNotices(
       : [{ ...about(item), warning: 'missing-characters', field: 'title', characters }];
   });
   const laid = notes.map((note): SheetNotice => {
-    if (note.reason !== 'too-small') return { ...about(note.item), warning: note.reason, field: note.field };
+    if (note.reason !== 'too-small')
+      return { ...about(note.item), warning: note.reason, field: 'field' in note ? note.field : null };
     const [sizeMm, neededMm] = [sizesMm[note.item] ?? 0, order.contents[note.item]?.more?.neededMm ?? 1];
     return {
       ...about(note.item),

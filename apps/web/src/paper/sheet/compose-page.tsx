@@ -9,6 +9,7 @@ import {
   type SheetWarning,
 } from '@hapset/contract';
 import { plainChoices } from '@hapset/core';
+import { languageOf } from '@hapset/student-texts/languages';
 import { useQuery, type UseQueryResult } from '@tanstack/react-query';
 import { useDeferredValue, useState, type ReactElement } from 'react';
 import { Link, useSearchParams } from 'react-router';
@@ -53,7 +54,13 @@ export function ComposePage(): ReactElement {
     );
   if (school.isPending) return <Loading rows={6} label={t('composePage.theComposerIsLoading')} />;
   if (hasFailed(school)) return <Failed words={wordsFor(school.error)} onRetry={() => void school.refetch()} />;
-  return <Composer key={search.toString()} all={places} first={plainChoices('poster', school.data.paper)} />;
+  return (
+    <Composer
+      key={search.toString()}
+      all={places}
+      first={plainChoices('poster', school.data.paper, [languageOf(school.data.language)?.tag ?? 'en'])}
+    />
+  );
 }
 
 /** With the codes and choices of a print that was made before. */

@@ -35,6 +35,8 @@ const partOfWarning: Readonly<Record<SheetWarning, string>> = {
   'text-cut': 'paper',
   'text-left-out': 'paper',
   'missing-characters': 'paper',
+  'text-small': 'paper',
+  'address-long': 'carries',
   'address-not-reachable': 'opens',
 };
 

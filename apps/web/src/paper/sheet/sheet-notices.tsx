@@ -1,5 +1,5 @@
 /** What is not right with the sheets, kind after kind, each with the names of its stations. */
-import { sheetWarnings, type SheetNotice, type SheetWarning } from '@hapset/contract';
+import { sheetAdvice, sheetWarnings, type SheetNotice, type SheetWarning } from '@hapset/contract';
 import type { ReactElement } from 'react';
 import { Link } from 'react-router';
 import { StateMark } from '../../platform/design/state-mark.js';
@@ -55,7 +55,7 @@ function Group({
   const help = warning === 'too-small' && notices[0] ? tooSmallHelp(notices[0]) : '';
   return (
     <li className="flex items-start gap-2.5">
-      <StateMark mark={isStopping(warning) ? 'stop' : 'look-at'} words={t('sheetNotices.warning')} />
+      <NoticeMark warning={warning} />
       <div className="min-w-0">
         <strong>{warningTitles[warning]}</strong>
         {notices.slice(0, shownAtOnce).map((notice) => (
@@ -71,6 +71,11 @@ function Group({
       </div>
     </li>
   );
+}
+
+function NoticeMark({ warning }: { readonly warning: SheetWarning }): ReactElement {
+  if (sheetAdvice.includes(warning)) return <StateMark mark="not-yet" words={t('sheetNotices.toKnow')} />;
+  return <StateMark mark={isStopping(warning) ? 'stop' : 'look-at'} words={t('sheetNotices.warning')} />;
 }
 
 /** Where what is named is looked at. */

@@ -3,17 +3,21 @@ import { limits, type SheetChoices, type SheetTemplateView } from '@hapset/contr
 import {
   plainChoices,
   composedKinds,
+  layoutsOf,
   faceFields,
   perPageChoices,
   withBacks,
   type FaceField,
+  type FaceLayoutName,
   type SheetKind,
 } from '@hapset/core';
 import type { ReactElement } from 'react';
 import { TextButton } from '../../platform/design/button.js';
 import { Choices } from '../../platform/design/choices.js';
 import { ChoiceField, SelectField, TextField } from '../../platform/design/field.js';
-import { faceFieldWords, sheetKindAbout, sheetKindWords } from '../../platform/wording/sheets.js';
+import { languages } from '@hapset/student-texts/languages';
+import { faceFieldWords, layoutWords, sheetKindAbout, sheetKindWords } from '../../platform/wording/sheets.js';
+import { DesignSwatch } from './design-swatch.js';
 import { KindSwatch } from './kind-swatch.js';
 import { PaperField } from './paper-field.js';
 import { LabelFields } from './label-fields.js';
@@ -51,6 +55,16 @@ export function SheetOptions({ choices, templates, onChange, onNewTemplate }: Pr
         />
         <p className="mt-1.5 mb-0 text-note text-muted">{sheetKindAbout[kind]}</p>
       </div>
+      <Choices
+        legend={t('sheetOptions.design')}
+        value={shownLayout(choices, templates)}
+        options={layoutsOf(kind).map((value) => ({
+          value,
+          words: layoutWords[value],
+          swatch: <DesignSwatch layout={value} isPoster={kind === 'poster'} />,
+        }))}
+        onChoose={(layout) => set({ layout })}
+      />
       <div className="grid grid-cols-2 gap-3">
         <PaperFields choices={choices} set={set} />
         <AmountFields choices={choices} set={set} />
@@ -67,6 +81,7 @@ export function SheetOptions({ choices, templates, onChange, onNewTemplate }: Pr
       </div>
       {kind === 'label' && <LabelFields labels={choices.labels} startAt={choices.startAt} onChange={set} />}
       <WhatStandsOnThem choices={choices} set={set} />
+      <LanguageFields choices={choices} set={set} />
       <div className="grid grid-cols-2 items-end gap-3">
         <TemplateField choices={choices} set={set} templates={templates} />
         <TextButton className="text-left text-row" onClick={onNewTemplate}>
@@ -153,7 +168,7 @@ function AmountFields({ choices: { kind, perPage, inColumns, copies }, set }: Fi
   );
 }
 
-function WhatStandsOnThem({ choices: { kind, fields, picture, backs }, set }: FieldsProps): ReactElement {
+function WhatStandsOnThem({ choices: { kind, fields, picture, backs, layout }, set }: FieldsProps): ReactElement {
   return (
     <fieldset className="m-0 border-0 p-0">
       <legend className="mb-1 text-small font-semibold">{t('sheetOptions.whatToPrint')}</legend>
@@ -166,7 +181,7 @@ function WhatStandsOnThem({ choices: { kind, fields, picture, backs }, set }: Fi
             onTick={(ticked) => set({ fields: withField(fields, field, ticked) })}
           />
         ))}
-        {kind === 'poster' && (
+        {kind === 'poster' && layout === 'picture-first' && (
           <Tick
             words={t('sheetOptions.pictureOfWhatOpens')}
             ticked={picture}
@@ -183,6 +198,58 @@ function WhatStandsOnThem({ choices: { kind, fields, picture, backs }, set }: Fi
       </div>
     </fieldset>
   );
+}
+
+/** What sheets say by themselves, in one language or two. */
+function LanguageFields({ choices: { languages: chosen }, set }: FieldsProps): ReactElement {
+  const [first = 'en', second] = chosen;
+  return (
+    <div>
+      <div className="grid grid-cols-2 gap-3">
+        <SelectField
+          label={t('sheetOptions.phrasesIn')}
+          value={first}
+          onChange={(event) => set({ languages: twoOf(event.target.value, second) })}
+        >
+          {languages.map(({ tag, name }) => (
+            <option key={tag} value={tag} lang={tag}>
+              {name}
+            </option>
+          ))}
+        </SelectField>
+        <SelectField
+          label={t('sheetOptions.secondLanguage')}
+          value={second ?? ''}
+          onChange={(event) => set({ languages: twoOf(first, event.target.value) })}
+        >
+          <option value="">{t('sheetOptions.noSecond')}</option>
+          {languages
+            .filter(({ tag }) => tag !== first)
+            .map(({ tag, name }) => (
+              <option key={tag} value={tag} lang={tag}>
+                {name}
+              </option>
+            ))}
+        </SelectField>
+      </div>
+      <p className="mt-1 mb-0 text-note text-muted">{t('sheetOptions.aboutPhrases')}</p>
+    </div>
+  );
+}
+
+function twoOf(first: string, second: string | undefined): readonly string[] {
+  return second === undefined || second === '' || second === first ? [first] : [first, second];
+}
+
+/** The one that is chosen, or what comes of the template. */
+function shownLayout(
+  { kind, layout, templateId }: SheetChoices,
+  templates: readonly SheetTemplateView[],
+): FaceLayoutName {
+  const template = templates.find(({ id, usual, kind: of }) =>
+    templateId === null ? usual && of === kind : id === templateId,
+  );
+  return layout ?? template?.layout ?? layoutsOf(kind)[0] ?? 'big-number';
 }
 
 function TemplateField({
@@ -210,8 +277,8 @@ function TemplateField({
 }
 
 /** Paper and way round stay; the rest is as that kind usually is. */
-function ofAnotherKind({ paper, lying, han, labels }: SheetChoices, kind: SheetKind): SheetChoices {
-  return { ...plainChoices(kind, paper), lying: kind === 'label' ? false : lying, han, labels };
+function ofAnotherKind({ paper, lying, han, labels, languages: chosen }: SheetChoices, kind: SheetKind): SheetChoices {
+  return { ...plainChoices(kind, paper, chosen), lying: kind === 'label' ? false : lying, han, labels };
 }
 
 function withField(fields: readonly FaceField[], field: FaceField, wanted: boolean): readonly FaceField[] {

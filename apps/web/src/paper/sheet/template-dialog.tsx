@@ -1,16 +1,23 @@
 /** A template of the school's own: its colour, and a picture across the top. */
 import { limits, type SheetTemplateView } from '@hapset/contract';
-import { accentReads, plainAccent, type HeaderPicture, type SheetKind } from '@hapset/core';
+import {
+  accentReads,
+  layoutsOf,
+  plainAccent,
+  type FaceLayoutName,
+  type HeaderPicture,
+  type SheetKind,
+} from '@hapset/core';
 import { useState, type ReactElement } from 'react';
 import { ChooseFile } from '../../platform/design/choose-file.js';
 import { Alert } from '../../platform/design/alert.js';
 import { Button } from '../../platform/design/button.js';
 import { Dialog, DialogEnd } from '../../platform/design/dialog.js';
-import { TextField } from '../../platform/design/field.js';
+import { SelectField, TextField } from '../../platform/design/field.js';
 import { Slider } from '../../platform/design/slider.js';
 import { useAddLookPicture } from '../../code/look/look.queries.js';
 import { wordsFor } from '../../platform/wording/problems.js';
-import { sheetKindWords } from '../../platform/wording/sheets.js';
+import { layoutWords, sheetKindWords } from '../../platform/wording/sheets.js';
 import { useKeepTemplate } from './sheet.queries.js';
 import { t } from '../words.js';
 
@@ -24,6 +31,8 @@ interface Props {
 
 /** Of kinds that have room for one. */
 const withHeader: readonly SheetKind[] = ['poster', 'table-card', 'student-card'];
+/** Of kinds that have a line at the foot. */
+const withFooter: readonly SheetKind[] = ['poster', 'table-card'];
 const usualHeightMm: Readonly<Record<SheetKind, number>> = {
   poster: 18,
   'table-card': 8,
@@ -33,10 +42,12 @@ const usualHeightMm: Readonly<Record<SheetKind, number>> = {
   'student-card': 8,
 };
 
-const newTemplate: Pick<SheetTemplateView, 'name' | 'accent' | 'header'> = {
+const newTemplate: Pick<SheetTemplateView, 'name' | 'accent' | 'header' | 'layout' | 'footer'> = {
   name: '',
   accent: plainAccent,
   header: null,
+  layout: null,
+  footer: '',
 };
 
 export function TemplateDialog({ kind, before, onKept, onClose }: Props): ReactElement {
@@ -44,6 +55,8 @@ export function TemplateDialog({ kind, before, onKept, onClose }: Props): ReactE
   const [name, setName] = useState(first.name);
   const [accent, setAccent] = useState(first.accent);
   const [header, setHeader] = useState<HeaderPicture | null>(first.header);
+  const [layout, setLayout] = useState(first.layout);
+  const [footer, setFooter] = useState(first.footer);
   const upload = useAddLookPicture();
   const keep = useKeepTemplate(before);
   const readable = accentReads(accent);
@@ -61,7 +74,10 @@ export function TemplateDialog({ kind, before, onKept, onClose }: Props): ReactE
         className="flex flex-col gap-4"
         onSubmit={(event) => {
           event.preventDefault();
-          keep.mutate({ name: name.trim(), kind, accent, header }, { onSuccess: onKept });
+          keep.mutate(
+            { name: name.trim(), kind, accent, header, layout, footer: footer.trim() },
+            { onSuccess: onKept },
+          );
         }}
       >
         <TextField
@@ -78,6 +94,28 @@ export function TemplateDialog({ kind, before, onKept, onClose }: Props): ReactE
           problem={readable ? undefined : t('templateDialog.tooPaleToReadOn')}
           onChange={(event) => setAccent(event.target.value)}
         />
+        {layoutsOf(kind).length > 0 && (
+          <SelectField
+            label={t('templateDialog.design')}
+            value={layout ?? layoutsOf(kind)[0]}
+            onChange={(event) => setLayout(event.target.value as FaceLayoutName)}
+          >
+            {layoutsOf(kind).map((one) => (
+              <option key={one} value={one}>
+                {layoutWords[one]}
+              </option>
+            ))}
+          </SelectField>
+        )}
+        {withFooter.includes(kind) && (
+          <TextField
+            label={t('templateDialog.lineAtTheFoot')}
+            value={footer}
+            maxLength={limits.sheetFooterLength}
+            placeholder={t('templateDialog.schoolsName')}
+            onChange={(event) => setFooter(event.target.value)}
+          />
+        )}
         {withHeader.includes(kind) && <HeaderField kind={kind} header={header} upload={upload} onChange={setHeader} />}
         <DialogEnd
           failure={keep.isError ? wordsFor(keep.error) : null}
@@ -108,7 +146,7 @@ function HeaderField({
     });
   return (
     <div>
-      <p className="m-0 text-small font-semibold">{t('templateDialog.pictureAtTheTop')}</p>
+      <p className="m-0 text-small font-semibold">{t('templateDialog.logo')}</p>
       {header === null ? (
         <ChooseFile label={t('templateDialog.chooseAPicture')} accept="image/*" onChoose={choose} />
       ) : (
@@ -131,7 +169,7 @@ function ChosenHeader({
     <div className="flex items-center gap-4">
       <img
         src={`/api/look-pictures/${header.pictureId}`}
-        alt={t('templateDialog.pictureAtTheTop')}
+        alt={t('templateDialog.logo')}
         className="h-12 max-w-48 object-contain"
       />
       <div className="min-w-0 flex-1">

@@ -1,6 +1,14 @@
 /** Words of sheets: kinds, what is on them, what is not right with them. */
 import type { PrintState, SheetNotice, SheetWarning } from '@hapset/contract';
-import type { PaperChange, FaceField, GridProblem, PaperFormat, SheetKind, TextField } from '@hapset/core';
+import type {
+  PaperChange,
+  FaceField,
+  FaceLayoutName,
+  GridProblem,
+  PaperFormat,
+  SheetKind,
+  TextField,
+} from '@hapset/core';
 import { anyOf, metres, namesListed } from './figures.js';
 import { obstacleWords, wordsOfVerdict } from './verdicts.js';
 import { warningWords } from './warnings.js';
@@ -41,6 +49,16 @@ export const faceFieldWords: Readonly<Record<FaceField, string>> = {
   tap: t('sheets.whatToTap'),
   class: t('sheets.lessonAndClass'),
   place: t('sheets.place'),
+};
+
+export const layoutWords: Readonly<Record<FaceLayoutName, string>> = {
+  'big-number': t('sheets.bigNumber'),
+  'picture-first': t('sheets.pictureFirst'),
+  'task-first': t('sheets.taskFirst'),
+  'two-languages': t('sheets.twoLanguages'),
+  'little-ink': t('sheets.littleInk'),
+  'title-first': t('sheets.titleFirst'),
+  'code-first': t('sheets.codeFirst'),
 };
 
 const backFieldWords = {
@@ -84,7 +102,16 @@ export function pagesWords(pages: number, sizesMm: readonly [number, number] | n
 }
 
 /** What is not right with one code, without its name. */
-export function noticeSentence({ warning, field, opens, characters, sizeMm, reachM, distanceM }: SheetNotice): string {
+export function noticeSentence({
+  warning,
+  field,
+  opens,
+  characters,
+  sizeMm,
+  reachM,
+  distanceM,
+  length,
+}: SheetNotice): string {
   switch (warning) {
     case 'too-small':
       return t('sheets.mmReadsFromStudentsStand', {
@@ -98,6 +125,14 @@ export function noticeSentence({ warning, field, opens, characters, sizeMm, reac
         : t('sheets.tooLongShortenedWith', { field: textFieldWords[field] });
     case 'text-left-out':
       return field === null ? warningWords[warning] : t('sheets.noRoomNotPrinted', { field: textFieldWords[field] });
+    case 'text-small':
+      return t('sheets.readsFromStudentsAt', {
+        field: field === null ? '' : textFieldWords[field],
+        reach: metres(reachM ?? 0),
+        distance: metres(distanceM ?? 0),
+      });
+    case 'address-long':
+      return t('sheets.addressOfCharacters', { count: length ?? 0 });
     case 'missing-characters':
       return t('sheets.ourFontsLack', {
         field: field === null ? t('sheets.wordsAtTheCode') : textFieldWords[field],
@@ -141,6 +176,8 @@ export const warningTitles: Readonly<Record<SheetWarning, string>> = {
   'text-cut': t('sheets.textCut'),
   'text-left-out': t('sheets.textLeftOut'),
   'missing-characters': t('sheets.missingCharacters'),
+  'text-small': t('sheets.smallText'),
+  'address-long': t('sheets.longAddress'),
   'address-not-reachable': t('sheets.noPhoneCanReachIt'),
 };
 

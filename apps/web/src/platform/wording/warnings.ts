@@ -13,5 +13,7 @@ export const warningWords: Readonly<Record<SheetWarning, string>> = {
   'too-small': t('warnings.theCodeIsTooSmall'),
   'text-cut': t('warnings.titleInstructionOrAddressIs'),
   'text-left-out': t('warnings.someTextsDontFitAnd'),
+  'text-small': t('warnings.aTextIsTooSmall'),
+  'address-long': t('warnings.theAddressIsTooLong'),
   'missing-characters': t('warnings.ourFontsLackSomeOf'),
 };

@@ -197,6 +197,7 @@ describe('every reason has words', () => {
       distanceM: 1.5,
       otherKinds: ['poster', 'table-card'],
       finer: true,
+      length: 57,
     } as const;
     for (const warning of sheetWarnings) expect(noticeSentence({ ...notice, warning }).length).toBeGreaterThan(10);
     expect(noticeSentence({ ...notice, warning: 'too-small' })).toBe(
