@@ -8,13 +8,13 @@ import type { MmBox } from './box.js';
 import type { FaceContent, FaceLayout } from './face-content.js';
 import type { FaceDesign, FaceNode } from './face-node.js';
 import type { LaidField } from './fields.js';
-import { codeShape, measureNode, type Measured, type Sizing } from './measure-node.js';
+import { codeShape, measureNode, wantedPt, type Measured, type Sizing } from './measure-node.js';
 import { Placement } from './place-node.js';
 import { fieldsOf, withoutOptional, withoutFields, present } from './prune-node.js';
 import { typeSizePt } from './reading-size.js';
 
-/** Letters are tried at these shares of their size. */
-const typeScales = [1, 0.94, 0.88, 0.82, 0.76, 0.7, 0.64, 0.58, 0.52, 0.46, 0.4] as const;
+/** Letters are tried at these shares of their size, where the whole size has no room. */
+const typeScales = [0.94, 0.88, 0.82, 0.76, 0.7, 0.64, 0.58, 0.52, 0.46, 0.4] as const;
 const leastScale = 0.4;
 /** Wider than this, the code is beside the texts. */
 const wideAspect = 1.12;
@@ -118,14 +118,14 @@ class FaceSolver {
   /** The first tree that holds the code as large as it must be, with letters as large as it has room for. */
   private firstThatFits(trees: readonly Tree[]): Solution | null {
     for (const tree of trees) {
-      // Most have no room even with the smallest letters, or all with the largest.
-      const smallest = this.fit(tree, { ...this.base, typeScale: leastScale });
-      if (!smallest) continue;
+      // Most have room for the largest letters, or not even for the smallest.
+      const largest = this.fit(tree, this.base);
+      if (largest) return largest;
+      if (!this.fit(tree, { ...this.base, typeScale: leastScale })) continue;
       for (const typeScale of typeScales) {
         const solution = this.fit(tree, { ...this.base, typeScale });
         if (solution) return solution;
       }
-      return smallest;
     }
     return null;
   }
@@ -201,6 +201,7 @@ class FaceSolver {
   /** Long texts in more lines, so that their letters are larger. */
   private withExtraLines(tree: Tree, solution: Solution): Solution {
     let best = solution;
+    if (!hasShrunk(solution)) return solution;
     for (let extraLines = 1; extraLines <= mostExtraLines; extraLines += 1) {
       const next = this.fit(tree, { ...solution.sizing, extraLines });
       if (!next) break;
@@ -278,6 +279,15 @@ const noTree: Tree = { main: null, foot: null };
 
 function mapTree({ main, foot }: Tree, change: (node: FaceNode | null) => FaceNode | null): Tree {
   return { main: change(main), foot: change(foot) };
+}
+
+/** Whether a text has smaller letters than its scale gives, to keep to its lines. */
+function hasShrunk({ main, foot, sizing }: Solution): boolean {
+  const shrunk = (part: Measured | null): boolean =>
+    part !== null &&
+    ((part.node.kind === 'text' && part.text !== null && part.text.sizePt < wantedPt(part.node, sizing)) ||
+      part.parts.some(shrunk));
+  return shrunk(main) || shrunk(foot);
 }
 
 function shownIn({ main, foot }: Pick<Solution, 'main' | 'foot'>): readonly LaidField[] {

@@ -83,8 +83,7 @@ export function measureNode(node: FaceNode, widthMm: number, edges: Edges, sizin
 
 function measureTextNode(node: TextNode, widthMm: number, edges: Edges, sizing: Sizing): Measured | null {
   const words = sizing.content.texts[node.field] ?? '';
-  const ownPt = Math.round(node.sizePt * sizing.paperScale * sizing.typeScale * 2) / 2;
-  const sizePt = Math.max(node.floorPt, ownPt, node.grows === true ? sizing.growPt : 0);
+  const sizePt = wantedPt(node, sizing);
   const most = sizing.lines[node.field];
   const key = `${node.field} ${sizePt} ${node.lines + sizing.extraLines} ${widthMm.toFixed(3)} ${most ?? ''}`;
   const known = sizing.fitted.get(key);
@@ -108,6 +107,15 @@ function measureTextNode(node: TextNode, widthMm: number, edges: Edges, sizing: 
   if (node.isAddress === true && text.cut) return null;
   if (text.sizePt < (sizing.leastPt[node.field] ?? 0)) return null;
   return { node, edges, widthMm, heightMm: text.lines.length * lineHeightMm(text.sizePt), parts: [], text };
+}
+
+/** The size that a text has where its lines are few, points. */
+export function wantedPt(
+  { sizePt, floorPt, grows }: Pick<TextNode, 'sizePt' | 'floorPt' | 'grows'>,
+  { paperScale, typeScale, growPt }: Pick<Sizing, 'paperScale' | 'typeScale' | 'growPt'>,
+): number {
+  const ownPt = Math.round(sizePt * paperScale * typeScale * 2) / 2;
+  return Math.max(floorPt, ownPt, grows === true ? growPt : 0);
 }
 
 function measureNumber(node: NumberNode, widthMm: number, edges: Edges, sizing: Sizing): Measured | null {
