@@ -21,7 +21,7 @@ export function decodePdf(path: string): string | null {
 }
 
 export function textOfPdf(path: string): string {
-  return execFileSync('pdftotext', [path, '-'], { encoding: 'utf8' });
+  return execFileSync('pdftotext', [path, '-'], { encoding: 'utf8' }).replace(/\s+/gu, ' ');
 }
 
 /** A page as a picture. @param page from 1 */

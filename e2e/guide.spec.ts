@@ -76,6 +76,11 @@ test('the guide: a lesson with stations, and its sheets', async ({ page }) => {
   await more.click();
   await page.getByRole('menuitem', { name: sheets.say('Make sheets') }).click();
   await expect(page.getByRole('group', { name: sheets.say('Kind') })).toBeVisible();
+  await page
+    .getByRole('group', { name: sheets.say('Design') })
+    .getByRole('radio', { name: 'Task first' })
+    .check({ force: true });
+  await page.getByLabel(sheets.say('Phrases in')).selectOption({ label: 'Français' });
   await expect(page.getByRole('img', { name: /^Page 1 of/ })).toBeVisible();
   await button(page, sheets.say('Make the sheets')).click();
   const made = page.getByRole('list', { name: 'Just made' });

@@ -207,7 +207,7 @@ test('materials ticked on the shelf become a handout in the school’s template'
   ]);
   const file = info.outputPath('handout.pdf');
   await download.saveAs(file);
-  const said = decodeCards(renderPage(file, 1), { columns: 1, rows: 6, marginX: 10 / 210, marginY: 27 / 297 }).filter(
+  const said = decodeCards(renderPage(file, 1), { columns: 1, rows: 4, marginX: 10 / 210, marginY: 27 / 297 }).filter(
     (text) => text !== null,
   );
   expect(new Set(said)).toEqual(new Set(['The first of two for a handout', 'The second of two for a handout']));

@@ -109,23 +109,27 @@ export async function takeSheets(browser) {
     return decodeURIComponent((await shown.getAttribute('src')).replace(/^[^,]*,/, ''));
   };
   const pages = [];
+  const choose = (name) => page.getByRole('radio', { name, exact: true }).check({ force: true });
   await shown.waitFor();
-  pages.push(await svgNow());
+  for (const design of ['Big number', 'Picture first', 'Task first', 'Two languages', 'Little ink']) {
+    await choose(design);
+    if (design === 'Two languages') await page.getByLabel('Second language').selectOption({ label: 'العربية' });
+    pages.push(await svgNow());
+  }
+  await page.getByLabel('Second language').selectOption({ label: 'None' });
+  await choose('Big number');
+  await page.evaluate(() => window.scrollTo(0, 0));
+  await page.waitForTimeout(200);
+  await svgNow();
+  await page.screenshot({ path: join(folder, 'composer.png') });
   await page.getByLabel('Orientation').selectOption('Landscape');
   pages.push(await svgNow());
   await page.getByLabel('Orientation').selectOption('Portrait');
-  await page.getByText('Table cards', { exact: true }).click();
-  pages.push(await svgNow());
-  await page.getByText('Handout', { exact: true }).click();
-  pages.push(await svgNow());
-  await page.getByText('Labels', { exact: true }).click();
-  pages.push(await svgNow());
-  await page.getByText('Small cards', { exact: true }).click();
-  await page.getByLabel('Print backs (both sides)').click();
-  pages.push(await svgNow());
-  await page.evaluate(() => window.scrollTo(0, 0));
-  await page.waitForTimeout(200);
-  await page.screenshot({ path: join(folder, 'composer.png') });
+  for (const kind of ['Table cards', 'Handout', 'Labels', 'Small cards']) {
+    await choose(kind);
+    if (kind === 'Small cards') await page.getByLabel('Print backs (both sides)').click();
+    pages.push(await svgNow());
+  }
   await page.getByRole('button', { name: 'Next page' }).click();
   pages.push(await svgNow());
   const { default: sharp } = await import('sharp');

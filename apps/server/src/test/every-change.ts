@@ -210,6 +210,7 @@ function codeChanges({ ids, get }: Reading, shortId: string): readonly Change[] 
         header: { pictureId: ids.lookPictureId, aspect: 1, heightMm: 20 },
         layout: 'little-ink',
         footer: 'Foot',
+        labels: null,
       },
       read: async () => byId(await get<readonly SheetTemplateView[]>('/api/sheet-templates'), ids.sheetTemplateId),
     },

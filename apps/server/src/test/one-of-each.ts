@@ -87,6 +87,7 @@ async function paperOf({ server }: Scene, who: string, stationId: string, materi
     header: null,
     layout: null,
     footer: '',
+    labels: null,
   });
   return { sheetId: sheet.id, printId: print.id, sheetTemplateId: template.id };
 }

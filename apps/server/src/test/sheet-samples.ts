@@ -84,37 +84,9 @@ export interface SampleRequest {
 }
 
 /** @returns what a worker draws of it */
-export function sampleOrder({
-  kind,
-  sample,
-  layout,
-  paper = 'A4',
-  lying = false,
-  count = 1,
-  second,
-}: SampleRequest): SheetOrder {
-  const { title, task, address: link, tap: tapWords, number, ...more }: Sample = sheetSamples[sample];
-  const content: SheetContent = {
-    payload: link === '' ? 'A riddle of the sea' : link,
-    title,
-    instruction: task,
-    address: link === '' ? null : link,
-    ...(more.look && { look: more.look }),
-    more: {
-      texts: { ...noTexts, number, class: 'Life between the tides · 6 Kestrel', place: 'Biology room', what: title },
-      neededMm: kind === 'poster' ? 60 : 16,
-      rehearsedMm: 60,
-      picture: null,
-      phrases: {
-        point: second ? 'Point your camera here.' : null,
-        tap: tapWords,
-        secondPoint: second?.point ?? '',
-        secondTap: second?.tap ?? '',
-      },
-      distanceM: kind === 'poster' ? 1.8 : 0.4,
-      languages: second ? ['en', 'ar'] : ['en'],
-    },
-  };
+export function sampleOrder(request: SampleRequest): SheetOrder {
+  const { kind, layout, paper = 'A4', lying = false, count = 1 } = request;
+  const content = contentOf(request);
   return {
     setup: {
       ...plainChoices(kind, paper),
@@ -131,4 +103,31 @@ export function sampleOrder({
     title: 'Samples',
     madeAt: 0,
   };
+}
+
+function contentOf({ kind, sample, second }: SampleRequest): SheetContent {
+  const { title, task, address: link, tap: tapWords, number, look: own }: Sample = sheetSamples[sample];
+  const isPoster = kind === 'poster';
+  return {
+    payload: link === '' ? 'A riddle of the sea' : link,
+    title,
+    instruction: task,
+    address: link === '' ? null : link,
+    ...(own && { look: own }),
+    more: {
+      texts: { ...noTexts, number, class: 'Life between the tides · 6 Kestrel', place: 'Biology room', what: title },
+      neededMm: isPoster ? 60 : 16,
+      rehearsedMm: 60,
+      picture: null,
+      phrases: phrasesOf(tapWords, second),
+      distanceM: isPoster ? 1.8 : 0.4,
+      languages: second ? ['en', 'ar'] : ['en'],
+    },
+  };
+}
+
+function phrasesOf(tapWords: string, second: SampleRequest['second']): NonNullable<SheetContent['more']>['phrases'] {
+  return second
+    ? { point: 'Point your camera here.', tap: tapWords, secondPoint: second.point, secondTap: second.tap }
+    : { point: null, tap: tapWords, secondPoint: '', secondTap: '' };
 }

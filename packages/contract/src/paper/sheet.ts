@@ -4,6 +4,8 @@ import type {
   FaceLayoutName,
   GridProblem,
   HeaderPicture,
+  LabelGrid,
+  LargerWay,
   Obstacle,
   PaperFormat,
   SheetKind,
@@ -115,6 +117,8 @@ export interface SheetNotice {
   readonly distanceM: number | null;
   /** With `too-small`: kinds of sheets that hold it as large as it must be. */
   readonly otherKinds: readonly SheetKind[];
+  /** With `too-small`: what would make it larger, and from where it would read then, metres. */
+  readonly larger: readonly { readonly way: LargerWay; readonly reachM: number }[];
   /** With `too-small`: the code could carry less. */
   readonly finer: boolean;
   /** With `address-long`: how many characters the address has. */
@@ -201,6 +205,8 @@ export interface SheetTemplateView {
   readonly layout: FaceLayoutName | null;
   /** In the line at the foot; '' for the school's name. */
   readonly footer: string;
+  /** Of labels, how their sheet is cut; null where nobody said. */
+  readonly labels: LabelGrid | null;
   /** What sheets of its kind have where nobody chose. */
   readonly usual: boolean;
   /** The one who asks may change and remove it. */
@@ -216,6 +222,7 @@ export interface CreateSheetTemplate {
   readonly header: HeaderPicture | null;
   readonly layout: FaceLayoutName | null;
   readonly footer: string;
+  readonly labels: LabelGrid | null;
 }
 
 /** All of a template under the version that was seen. */
@@ -225,6 +232,7 @@ export interface ChangeSheetTemplate {
   readonly header: HeaderPicture | null;
   readonly layout: FaceLayoutName | null;
   readonly footer: string;
+  readonly labels: LabelGrid | null;
   readonly version: number;
 }
 

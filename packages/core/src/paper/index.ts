@@ -61,7 +61,8 @@ export {
   withBacks,
   type LabelGrid,
 } from './sheet/kinds.js';
-export { kindsThatHold, notesOf, type SheetNote } from './sheet/notes.js';
+export { isSameLabelSheet, labelSheets } from './sheet/label-sheets.js';
+export { kindsThatHold, notesOf, type LargerWay, type SheetNote } from './sheet/notes.js';
 export {
   codeMmForDistance,
   largestPosterCodeMm,

@@ -45,6 +45,7 @@ describe('the list of prints', () => {
       header: null,
       layout: null,
       footer: '',
+      labels: null,
     });
     for (let index = 0; index < 21; index += 1) await make();
     await make({ kind: 'handout', paper: 'A5', lying: true, templateId: template.id });
@@ -89,6 +90,7 @@ describe('the list of prints', () => {
       header: null,
       layout: null,
       footer: '',
+      labels: null,
     });
     const made = await make({ paper: 'A3', templateId: template.id });
     expect(made.canBeComposed).toBe(true);

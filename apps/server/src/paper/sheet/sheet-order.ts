@@ -127,15 +127,29 @@ export function drawableOf(
     ...boxOf(index),
     neededMm: content.more?.neededMm ?? Infinity,
     pictureAspect: content.more?.picture?.aspect ?? null,
-    ...(content.more?.phrases !== undefined && { phrases: content.more.phrases }),
-    ...(content.more?.accent !== undefined && { accent: content.more.accent }),
-    ...(content.more?.distanceM !== undefined && { distanceM: content.more.distanceM }),
-    ...(content.more?.photo !== undefined && { photoAspect: content.more.photo.aspect }),
-    ...(content.more?.band !== undefined && { band: content.more.band }),
-    ...(content.more?.group !== undefined && { group: content.more.group }),
+    ...(content.more && ownParts(content.more)),
   }));
   const composed = compose(setup, items);
   return composed.ok ? { ok: true, value: { composition: composed.value, drawingOf } } : composed;
+}
+
+/** What some codes have beside what all have. */
+function ownParts({
+  phrases,
+  accent,
+  distanceM,
+  photo,
+  band,
+  group,
+}: MoreContent): Pick<SheetItem, 'phrases' | 'accent' | 'distanceM' | 'photoAspect' | 'band' | 'group'> {
+  return {
+    ...(phrases && { phrases }),
+    ...(accent !== undefined && { accent }),
+    ...(distanceM !== undefined && { distanceM }),
+    ...(photo && { photoAspect: photo.aspect }),
+    ...(band !== undefined && { band }),
+    ...(group !== undefined && { group }),
+  };
 }
 
 /** How large each code is and what is around it. Plain ones differ in their modules alone, so one of them is drawn for all. */

@@ -215,7 +215,7 @@ function missingOf(placed: PlacedCode, content: SheetContent, { fields, backs }:
 
 function tooSmall(
   placed: PlacedCode,
-  { sizeMm, neededMm }: { readonly sizeMm: number; readonly neededMm: number },
+  { sizeMm, neededMm, larger }: Pick<Extract<SheetNote, { reason: 'too-small' }>, 'sizeMm' | 'neededMm' | 'larger'>,
   setup: SheetSetup,
   choices: SheetChoices,
 ): SheetNotice {
@@ -226,6 +226,7 @@ function tooSmall(
     distanceM: distanceOf(placed, choices),
     otherKinds: placed.code ? kindsThatHold(setup, { ...placed.code.drawing, neededMm }) : [],
     finer: placed.code?.grain !== 'coarse' && placed.code?.carry !== 'words',
+    larger: larger.map(({ way, sizeMm: largerMm }) => ({ way, reachM: reachAtM(placed, largerMm) ?? 0 })),
   };
 }
 
@@ -243,6 +244,7 @@ function blank(warning: SheetWarning, place: PlacedCode['place']): SheetNotice {
     distanceM: null,
     otherKinds: [],
     finer: false,
+    larger: [],
     length: null,
   };
 }

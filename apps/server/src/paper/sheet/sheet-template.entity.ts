@@ -1,5 +1,5 @@
 import { limits } from '@hapset/contract';
-import type { FaceLayoutName, HeaderPicture, SheetKind } from '@hapset/core';
+import type { FaceLayoutName, HeaderPicture, LabelGrid, SheetKind } from '@hapset/core';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 import {
   idColumn,
@@ -22,6 +22,8 @@ export class SheetTemplate {
   @Column({ ...keywordColumn(20), nullable: true }) layout: FaceLayoutName | null;
   /** In the line at the foot; '' for the school's name. */
   @Column({ ...textColumn(limits.sheetFooterLength), default: '' }) footer: string;
+  /** How the school's sheets of labels are cut. */
+  @Column({ type: 'json', nullable: true }) labels: LabelGrid | null;
   /** What sheets of its kind have where nobody chose; at most one a kind. */
   @Column({ type: 'boolean', default: false }) usual: boolean;
   /** Who made it; that one and the administrator may change it. */

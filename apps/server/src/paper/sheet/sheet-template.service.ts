@@ -94,9 +94,9 @@ export class SheetTemplateService {
   }
 
   private async checked(
-    { name, accent, header, layout, footer }: Omit<CreateSheetTemplate, 'kind'>,
+    { name, accent, header, layout, footer, labels }: Omit<CreateSheetTemplate, 'kind'>,
     kind: SheetKind,
-  ): Promise<Pick<SheetTemplate, 'name' | 'accent' | 'header' | 'layout' | 'footer'>> {
+  ): Promise<Pick<SheetTemplate, 'name' | 'accent' | 'header' | 'layout' | 'footer' | 'labels'>> {
     if (layout !== null && !layoutsOf(kind).includes(layout))
       throw new ProblemError('invalid', 'This kind of sheet does not have that design.', {
         fields: [{ field: 'layout', message: 'does not exist for that kind of sheet' }],
@@ -109,7 +109,14 @@ export class SheetTemplateService {
       throw new ProblemError('invalid', 'That picture is not here.', {
         fields: [{ field: 'header', message: 'does not exist' }],
       });
-    return { name, accent: accent.toLowerCase(), header, layout, footer: footer.trim() };
+    return {
+      name,
+      accent: accent.toLowerCase(),
+      header,
+      layout,
+      footer: footer.trim(),
+      labels: kind === 'label' ? labels : null,
+    };
   }
 }
 
@@ -120,9 +127,9 @@ function mayChange({ madeById }: SheetTemplate, who: SignedIn): void {
 }
 
 function toView(
-  { id, name, kind, accent, header, layout, footer, usual, madeById, version }: SheetTemplate,
+  { id, name, kind, accent, header, layout, footer, labels, usual, madeById, version }: SheetTemplate,
   who: SignedIn,
 ): SheetTemplateView {
   const mine = madeById === who.id || who.role === 'administrator';
-  return { id, name, kind, accent, header, layout, footer, usual, mine, version };
+  return { id, name, kind, accent, header, layout, footer, labels, usual, mine, version };
 }

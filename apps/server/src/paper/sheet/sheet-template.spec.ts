@@ -28,6 +28,7 @@ describe('templates of sheets', () => {
       header: null,
       layout: null,
       footer: '',
+      labels: null,
       ...body,
     });
 
@@ -97,6 +98,7 @@ describe('templates of sheets', () => {
         header: null,
         layout: null,
         footer: '',
+        labels: null,
         version,
       });
     expect((await change('Tobiah')).body).toMatchObject({ reason: 'not-allowed' });

@@ -83,7 +83,7 @@ class ChoicesDto implements SheetChoices {
   @IsIn(composedKinds) kind: SheetKind;
   @IsIn(paperNames) paper: PaperFormat;
   @IsBoolean() lying: boolean;
-  @IsInt() @Min(1) @Max(60) perPage: number;
+  @IsInt() @Min(0) @Max(60) perPage: number;
   @IsBoolean() inColumns: boolean;
   @IsDefined() @ValidateNested() @Type(() => LabelGridDto) labels: LabelGridDto;
   @IsInt() @Min(0) @Max(800) startAt: number;
@@ -131,6 +131,10 @@ class TemplateDto {
   header: HeaderPictureDto | null;
   @ValidateIf((body: TemplateDto) => body.layout !== null) @IsIn(faceLayouts) layout: FaceLayoutName | null;
   @IsString() @MaxLength(limits.sheetFooterLength) footer: string;
+  @ValidateIf((body: TemplateDto) => body.labels !== null)
+  @ValidateNested()
+  @Type(() => LabelGridDto)
+  labels: LabelGridDto | null;
 }
 
 export class CreateSheetTemplateDto extends TemplateDto implements CreateSheetTemplate {

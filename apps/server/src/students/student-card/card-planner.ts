@@ -282,6 +282,7 @@ export async function cardNotices(
     distanceM: null,
     otherKinds: [],
     finer: false,
+    larger: [],
     length: null,
   });
   const missing = await mapInSlices(students, ({ name, className }, item): readonly SheetNotice[] => {

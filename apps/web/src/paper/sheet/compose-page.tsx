@@ -120,6 +120,7 @@ function Composer({ all, first }: { readonly all: SheetPlaces; readonly first: S
         <TemplateDialog
           kind={choices.kind}
           before={null}
+          labels={choices.labels}
           onClose={() => setTemplating(false)}
           onKept={({ id }) => {
             setTemplating(false);

@@ -1,11 +1,12 @@
 /** A sheet of labels by its figures, and the first label that is still on it. */
 import type { SheetChoices } from '@hapset/contract';
-import type { LabelGrid } from '@hapset/core';
+import { isSameLabelSheet, labelSheets, type LabelGrid, type PaperFormat } from '@hapset/core';
 import { useState, type ReactElement } from 'react';
-import { TextField } from '../../platform/design/field.js';
+import { SelectField, TextField } from '../../platform/design/field.js';
 import { t } from '../words.js';
 
 interface Props {
+  readonly paper: PaperFormat;
   readonly labels: LabelGrid;
   readonly startAt: number;
   readonly onChange: (change: Pick<SheetChoices, 'labels'> | Pick<SheetChoices, 'startAt'>) => void;
@@ -22,12 +23,33 @@ const figures: readonly (readonly [keyof LabelGrid, string, boolean])[] = [
   ['pitchYMm', t('labelFields.verticalPitchMm'), false],
 ];
 
-export function LabelFields({ labels, startAt, onChange }: Props): ReactElement {
+export function LabelFields({ paper, labels, startAt, onChange }: Props): ReactElement {
   const cells = labels.columns * labels.rows;
+  const sheets = labelSheets(paper);
+  const chosen = sheets.findIndex((sheet) => isSameLabelSheet(sheet, labels));
   return (
     <fieldset className="m-0 border-0 p-0">
       <legend className="mb-1 text-small font-semibold">{t('labelFields.theLabelSheet')}</legend>
-      <div className="grid grid-cols-2 gap-x-3 gap-y-2">
+      <SelectField
+        label={t('labelFields.size')}
+        value={chosen}
+        onChange={(event) => {
+          const sheet = sheets[Number(event.target.value)];
+          if (sheet) onChange({ labels: sheet });
+        }}
+      >
+        <option value={-1}>{t('labelFields.ownFigures')}</option>
+        {sheets.map((sheet, index) => (
+          <option key={sheet.columns * sheet.rows} value={index}>
+            {t('labelFields.labelsOfSize', {
+              count: sheet.columns * sheet.rows,
+              widthMm: sheet.widthMm,
+              heightMm: sheet.heightMm,
+            })}
+          </option>
+        ))}
+      </SelectField>
+      <div className="mt-2 grid grid-cols-2 gap-x-3 gap-y-2">
         {figures.map(([name, words, whole]) => (
           <Figure
             key={name}
@@ -65,14 +87,13 @@ function Figure({
   return (
     <TextField
       label={words}
-      type="number"
-      step={whole ? 1 : 0.1}
-      min={whole ? 1 : 0}
+      inputMode={whole ? 'numeric' : 'decimal'}
       value={typed ?? value}
       onBlur={() => setTyped(null)}
       onChange={(event) => {
         setTyped(event.target.value);
-        const next = Number(event.target.value);
+        // As people write it: with a comma or a point.
+        const next = Number(event.target.value.replace(',', '.'));
         if (event.target.value.trim() !== '' && Number.isFinite(next) && next >= (whole ? 1 : 0))
           onChange(whole ? Math.round(next) : next);
       }}

@@ -26,7 +26,7 @@ describe('the options of the composer', () => {
     show();
     expect(screen.queryByRole('combobox', { name: 'Per page' })).toBeNull();
     expect(screen.queryByRole('spinbutton', { name: 'Copies of each' })).toBeNull();
-    expect(screen.getByRole('checkbox', { name: 'Picture of what opens' })).toBeTruthy();
+    expect(screen.queryByRole('checkbox', { name: 'Picture of what opens' })).toBeNull();
     expect([...select('Template').options].map(({ text }) => text)).toEqual(['Sea blue (default)', 'Sea blue']);
   });
 
@@ -37,6 +37,31 @@ describe('the options of the composer', () => {
     expect(screen.getByRole('checkbox', { name: 'Print backs (both sides)' })).toBeTruthy();
     expect(screen.queryByRole('checkbox', { name: 'Picture of what opens' })).toBeNull();
     expect([...select('Template').options].map(({ text }) => text)).toEqual(['Plain (default)', 'Cards only']);
+  });
+
+  it('offer the designs of the kind, and a picture where the design has room for one', async () => {
+    const { last } = show({ layout: 'picture-first' });
+    expect(screen.getByRole('checkbox', { name: 'Picture of what opens' })).toBeTruthy();
+    await userEvent.click(screen.getByRole('radio', { name: 'Two languages' }));
+    expect(last().layout).toBe('two-languages');
+  });
+
+  it('have phrases in one language or two, never the same twice', async () => {
+    const { last } = show({ languages: ['de'] });
+    expect([...select('Second language').options].map(({ text }) => text)).not.toContain('Deutsch');
+    await userEvent.selectOptions(select('Second language'), 'العربية');
+    expect(last().languages).toEqual(['de', 'ar']);
+    const both = show({ languages: ['de', 'ar'] });
+    await userEvent.selectOptions(screen.getAllByRole('combobox', { name: 'Phrases in' })[1] as HTMLElement, 'العربية');
+    expect(both.last().languages).toEqual(['ar']);
+  });
+
+  it('have sizes of labels by their number, and figures with a comma', async () => {
+    const { last } = show({ kind: 'label' });
+    await userEvent.selectOptions(select('Size'), '21 labels, 70 × 42.4 mm');
+    expect(last().labels).toMatchObject({ columns: 3, rows: 7, widthMm: 70, heightMm: 42.4 });
+    fireEvent.change(screen.getByRole('textbox', { name: 'Label width (mm)' }), { target: { value: '63,5' } });
+    expect(last().labels.widthMm).toBe(63.5);
   });
 
   it('keep paper and way round for another kind, and take the rest as it is usual', async () => {

@@ -42,29 +42,7 @@ export function SheetOptions({ choices, templates, onChange, onNewTemplate }: Pr
   const set = (change: Partial<SheetChoices>): void => onChange({ ...choices, ...change });
   return (
     <div className="flex flex-col gap-4">
-      <div>
-        <Choices
-          legend={t('sheetOptions.kind')}
-          value={kind}
-          options={composedKinds.map((value) => ({
-            value,
-            words: sheetKindWords[value],
-            swatch: <KindSwatch kind={value} />,
-          }))}
-          onChoose={(next) => onChange(ofAnotherKind(choices, next))}
-        />
-        <p className="mt-1.5 mb-0 text-note text-muted">{sheetKindAbout[kind]}</p>
-      </div>
-      <Choices
-        legend={t('sheetOptions.design')}
-        value={shownLayout(choices, templates)}
-        options={layoutsOf(kind).map((value) => ({
-          value,
-          words: layoutWords[value],
-          swatch: <DesignSwatch layout={value} isPoster={kind === 'poster'} />,
-        }))}
-        onChoose={(layout) => set({ layout })}
-      />
+      <KindAndDesign choices={choices} templates={templates} onChange={onChange} />
       <div className="grid grid-cols-2 gap-3">
         <PaperFields choices={choices} set={set} />
         <AmountFields choices={choices} set={set} />
@@ -79,8 +57,10 @@ export function SheetOptions({ choices, templates, onChange, onNewTemplate }: Pr
           onChange={(event) => set({ distanceM: distanceIn(event.target.value) })}
         />
       </div>
-      {kind === 'label' && <LabelFields labels={choices.labels} startAt={choices.startAt} onChange={set} />}
-      <WhatStandsOnThem choices={choices} set={set} />
+      {kind === 'label' && (
+        <LabelFields paper={choices.paper} labels={choices.labels} startAt={choices.startAt} onChange={set} />
+      )}
+      <WhatStandsOnThem choices={{ ...choices, layout: shownLayout(choices, templates) }} set={set} />
       <LanguageFields choices={choices} set={set} />
       <div className="grid grid-cols-2 items-end gap-3">
         <TemplateField choices={choices} set={set} templates={templates} />
@@ -102,6 +82,41 @@ export function SheetOptions({ choices, templates, onChange, onNewTemplate }: Pr
         </div>
       </details>
     </div>
+  );
+}
+
+function KindAndDesign({
+  choices,
+  templates,
+  onChange,
+}: Pick<Props, 'choices' | 'templates' | 'onChange'>): ReactElement {
+  const { kind } = choices;
+  return (
+    <>
+      <div>
+        <Choices
+          legend={t('sheetOptions.kind')}
+          value={kind}
+          options={composedKinds.map((value) => ({
+            value,
+            words: sheetKindWords[value],
+            swatch: <KindSwatch kind={value} />,
+          }))}
+          onChoose={(next) => onChange(ofAnotherKind(choices, next))}
+        />
+        <p className="mt-1.5 mb-0 text-note text-muted">{sheetKindAbout[kind]}</p>
+      </div>
+      <Choices
+        legend={t('sheetOptions.design')}
+        value={shownLayout(choices, templates)}
+        options={layoutsOf(kind).map((value) => ({
+          value,
+          words: layoutWords[value],
+          swatch: <DesignSwatch layout={value} isPoster={kind === 'poster'} />,
+        }))}
+        onChoose={(layout) => onChange({ ...choices, layout })}
+      />
+    </>
   );
 }
 
@@ -142,7 +157,7 @@ function AmountFields({ choices: { kind, perPage, inColumns, copies }, set }: Fi
         >
           {perPageChoices[kind].map((count) => (
             <option key={count} value={count}>
-              {t('sheetOptions.codes', { number: count })}
+              {count === 0 ? t('sheetOptions.asManyAsFill') : t('sheetOptions.codes', { number: count })}
             </option>
           ))}
         </SelectField>
@@ -262,7 +277,10 @@ function TemplateField({
     <SelectField
       label={t('sheetOptions.template')}
       value={templateId ?? ''}
-      onChange={(event) => set({ templateId: event.target.value || null })}
+      onChange={(event) => {
+        const labels = ofKind.find(({ id }) => id === event.target.value)?.labels;
+        set({ templateId: event.target.value || null, ...(labels && { labels }) });
+      }}
     >
       <option value="">
         {t('sheetOptions.default', { template: ofKind.find(({ usual }) => usual)?.name ?? t('sheetOptions.plain') })}

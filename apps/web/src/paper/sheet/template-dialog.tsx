@@ -1,11 +1,12 @@
 /** A template of the school's own: its colour, and a picture across the top. */
-import { limits, type SheetTemplateView } from '@hapset/contract';
+import { limits, type CreateSheetTemplate, type SheetTemplateView } from '@hapset/contract';
 import {
   accentReads,
   layoutsOf,
   plainAccent,
   type FaceLayoutName,
   type HeaderPicture,
+  type LabelGrid,
   type SheetKind,
 } from '@hapset/core';
 import { useState, type ReactElement } from 'react';
@@ -13,7 +14,7 @@ import { ChooseFile } from '../../platform/design/choose-file.js';
 import { Alert } from '../../platform/design/alert.js';
 import { Button } from '../../platform/design/button.js';
 import { Dialog, DialogEnd } from '../../platform/design/dialog.js';
-import { SelectField, TextField } from '../../platform/design/field.js';
+import { ChoiceField, TextField } from '../../platform/design/field.js';
 import { Slider } from '../../platform/design/slider.js';
 import { useAddLookPicture } from '../../code/look/look.queries.js';
 import { wordsFor } from '../../platform/wording/problems.js';
@@ -25,6 +26,8 @@ interface Props {
   readonly kind: SheetKind;
   /** The one that is changed; null for a new one. */
   readonly before: SheetTemplateView | null;
+  /** How the sheet of labels is cut that is saved with a new template of labels. */
+  readonly labels?: LabelGrid;
   readonly onKept: (template: SheetTemplateView) => void;
   readonly onClose: () => void;
 }
@@ -42,24 +45,23 @@ const usualHeightMm: Readonly<Record<SheetKind, number>> = {
   'student-card': 8,
 };
 
-const newTemplate: Pick<SheetTemplateView, 'name' | 'accent' | 'header' | 'layout' | 'footer'> = {
+const newTemplate: Pick<SheetTemplateView, 'name' | 'accent' | 'header' | 'layout' | 'footer' | 'labels'> = {
   name: '',
   accent: plainAccent,
   header: null,
   layout: null,
   footer: '',
+  labels: null,
 };
 
-export function TemplateDialog({ kind, before, onKept, onClose }: Props): ReactElement {
-  const first = before ?? newTemplate;
-  const [name, setName] = useState(first.name);
-  const [accent, setAccent] = useState(first.accent);
-  const [header, setHeader] = useState<HeaderPicture | null>(first.header);
-  const [layout, setLayout] = useState(first.layout);
-  const [footer, setFooter] = useState(first.footer);
+type Template = Omit<CreateSheetTemplate, 'kind'>;
+
+export function TemplateDialog({ kind, before, labels, onKept, onClose }: Props): ReactElement {
+  const [template, setTemplate] = useState<Template>(() => firstTemplate(kind, before, labels));
+  const set = (change: Partial<Template>): void => setTemplate({ ...template, ...change });
   const upload = useAddLookPicture();
   const keep = useKeepTemplate(before);
-  const readable = accentReads(accent);
+  const name = template.name.trim();
   return (
     <Dialog
       title={
@@ -74,58 +76,86 @@ export function TemplateDialog({ kind, before, onKept, onClose }: Props): ReactE
         className="flex flex-col gap-4"
         onSubmit={(event) => {
           event.preventDefault();
-          keep.mutate(
-            { name: name.trim(), kind, accent, header, layout, footer: footer.trim() },
-            { onSuccess: onKept },
-          );
+          keep.mutate({ ...template, name, kind, footer: template.footer.trim() }, { onSuccess: onKept });
         }}
       >
         <TextField
           label={t('templateDialog.name')}
-          value={name}
+          value={template.name}
           maxLength={limits.lookNameLength}
-          onChange={(event) => setName(event.target.value)}
+          onChange={(event) => set({ name: event.target.value })}
         />
-        <TextField
-          label={t('templateDialog.colourOfTitles')}
-          type="color"
-          value={accent}
-          className="h-9 w-20 rounded-small border border-line-strong bg-sheet p-1"
-          problem={readable ? undefined : t('templateDialog.tooPaleToReadOn')}
-          onChange={(event) => setAccent(event.target.value)}
-        />
-        {layoutsOf(kind).length > 0 && (
-          <SelectField
-            label={t('templateDialog.design')}
-            value={layout ?? layoutsOf(kind)[0]}
-            onChange={(event) => setLayout(event.target.value as FaceLayoutName)}
-          >
-            {layoutsOf(kind).map((one) => (
-              <option key={one} value={one}>
-                {layoutWords[one]}
-              </option>
-            ))}
-          </SelectField>
+        <TemplateFields kind={kind} template={template} set={set} />
+        {withHeader.includes(kind) && (
+          <HeaderField kind={kind} header={template.header} upload={upload} onChange={(header) => set({ header })} />
         )}
-        {withFooter.includes(kind) && (
-          <TextField
-            label={t('templateDialog.lineAtTheFoot')}
-            value={footer}
-            maxLength={limits.sheetFooterLength}
-            placeholder={t('templateDialog.schoolsName')}
-            onChange={(event) => setFooter(event.target.value)}
-          />
-        )}
-        {withHeader.includes(kind) && <HeaderField kind={kind} header={header} upload={upload} onChange={setHeader} />}
         <DialogEnd
           failure={keep.isError ? wordsFor(keep.error) : null}
           send={t('templateDialog.saveTemplate')}
           sending={keep.isPending}
-          disabled={upload.isPending || name.trim() === '' || !readable}
+          disabled={upload.isPending || name === '' || !accentReads(template.accent)}
           onCancel={onClose}
         />
       </form>
     </Dialog>
+  );
+}
+
+/** A new one of labels is cut as they are cut now. */
+function firstTemplate(kind: SheetKind, before: SheetTemplateView | null, labels: LabelGrid | undefined): Template {
+  const { name, accent, header, layout, footer } = before ?? newTemplate;
+  return { name, accent, header, layout, footer, labels: kind === 'label' ? (labels ?? before?.labels ?? null) : null };
+}
+
+/** Colour, design, sizes of labels and the line at the foot, as far as the kind has them. */
+function TemplateFields({
+  kind,
+  template: { accent, layout, footer, labels },
+  set,
+}: {
+  readonly kind: SheetKind;
+  readonly template: Template;
+  readonly set: (change: Partial<Template>) => void;
+}): ReactElement {
+  const layouts = layoutsOf(kind);
+  return (
+    <>
+      <TextField
+        label={t('templateDialog.colourOfTitles')}
+        type="color"
+        value={accent}
+        className="h-9 w-20 rounded-small border border-line-strong bg-sheet p-1"
+        problem={accentReads(accent) ? undefined : t('templateDialog.tooPaleToReadOn')}
+        onChange={(event) => set({ accent: event.target.value })}
+      />
+      {layouts.length > 0 && (
+        <ChoiceField
+          label={t('templateDialog.design')}
+          choices={layouts}
+          words={layoutWords}
+          value={layout ?? layouts[0]}
+          onChange={(event) => set({ layout: event.target.value as FaceLayoutName })}
+        />
+      )}
+      {labels !== null && (
+        <p className="m-0 text-small text-muted">
+          {t('templateDialog.savesLabelSizes', {
+            count: labels.columns * labels.rows,
+            widthMm: labels.widthMm,
+            heightMm: labels.heightMm,
+          })}
+        </p>
+      )}
+      {withFooter.includes(kind) && (
+        <TextField
+          label={t('templateDialog.lineAtTheFoot')}
+          value={footer}
+          maxLength={limits.sheetFooterLength}
+          placeholder={t('templateDialog.schoolsName')}
+          onChange={(event) => set({ footer: event.target.value })}
+        />
+      )}
+    </>
   );
 }
 
@@ -150,7 +180,7 @@ function HeaderField({
       {header === null ? (
         <ChooseFile label={t('templateDialog.chooseAPicture')} accept="image/*" onChoose={choose} />
       ) : (
-        <ChosenHeader header={header} onChange={onChange} />
+        <ChosenHeader header={header} hasHeight={kind === 'student-card'} onChange={onChange} />
       )}
       {upload.isPending && <p className="m-0 text-small text-muted">{t('templateDialog.uploadingThePicture')}</p>}
       {upload.isError && <Alert words={wordsFor(upload.error)} />}
@@ -160,9 +190,12 @@ function HeaderField({
 
 function ChosenHeader({
   header,
+  hasHeight,
   onChange,
 }: {
   readonly header: HeaderPicture;
+  /** In the line at the foot of sheets, it is as high as that. */
+  readonly hasHeight: boolean;
   readonly onChange: (header: HeaderPicture | null) => void;
 }): ReactElement {
   return (
@@ -172,17 +205,19 @@ function ChosenHeader({
         alt={t('templateDialog.logo')}
         className="h-12 max-w-48 object-contain"
       />
-      <div className="min-w-0 flex-1">
-        <Slider
-          label={t('templateDialog.height')}
-          words={t('templateDialog.mm', { heightMm: header.heightMm })}
-          value={header.heightMm}
-          min={limits.headerPicture.heightMm.least}
-          max={limits.headerPicture.heightMm.most}
-          step={1}
-          onChange={(heightMm) => onChange({ ...header, heightMm })}
-        />
-      </div>
+      {hasHeight && (
+        <div className="min-w-0 flex-1">
+          <Slider
+            label={t('templateDialog.height')}
+            words={t('templateDialog.mm', { heightMm: header.heightMm })}
+            value={header.heightMm}
+            min={limits.headerPicture.heightMm.least}
+            max={limits.headerPicture.heightMm.most}
+            step={1}
+            onChange={(heightMm) => onChange({ ...header, heightMm })}
+          />
+        </div>
+      )}
       <Button onClick={() => onChange(null)}>{t('templateDialog.none')}</Button>
     </div>
   );

@@ -101,24 +101,17 @@ export function pagesWords(pages: number, sizesMm: readonly [number, number] | n
   return t('sheets.pagesCodesMmWide', { count: pages, sizesMm: least === most ? least : `${least} to ${most}` });
 }
 
+/** A reach that is too short is not rounded up to the distance that it misses. */
+function metresBelow(value: number): string {
+  return metres(Math.floor(value * 10 + 1e-6) / 10);
+}
+
 /** What is not right with one code, without its name. */
-export function noticeSentence({
-  warning,
-  field,
-  opens,
-  characters,
-  sizeMm,
-  reachM,
-  distanceM,
-  length,
-}: SheetNotice): string {
+export function noticeSentence(notice: SheetNotice): string {
+  const { warning, field, opens, characters, length } = notice;
   switch (warning) {
     case 'too-small':
-      return t('sheets.mmReadsFromStudentsStand', {
-        sizeMm: Math.floor(sizeMm ?? 0),
-        reach: metres(reachM ?? 0),
-        distance: metres(distanceM ?? 0),
-      });
+      return t('sheets.mmReadsFromStudentsStand', { sizeMm: Math.floor(notice.sizeMm ?? 0), ...distancesOf(notice) });
     case 'text-cut':
       return field === null
         ? warningWords[warning]
@@ -126,18 +119,11 @@ export function noticeSentence({
     case 'text-left-out':
       return field === null ? warningWords[warning] : t('sheets.noRoomNotPrinted', { field: textFieldWords[field] });
     case 'text-small':
-      return t('sheets.readsFromStudentsAt', {
-        field: field === null ? '' : textFieldWords[field],
-        reach: metres(reachM ?? 0),
-        distance: metres(distanceM ?? 0),
-      });
+      return t('sheets.readsFromStudentsAt', { field: wordsOfField(field), ...distancesOf(notice) });
     case 'address-long':
       return t('sheets.addressOfCharacters', { count: length ?? 0 });
     case 'missing-characters':
-      return t('sheets.ourFontsLack', {
-        field: field === null ? t('sheets.wordsAtTheCode') : textFieldWords[field],
-        characters: characters.join(' '),
-      });
+      return t('sheets.ourFontsLack', { field: wordsOfField(field), characters: characters.join(' ') });
     case 'locked':
     case 'not-opening':
     case 'to-check':
@@ -151,15 +137,37 @@ export function noticeSentence({
   }
 }
 
+function wordsOfField(field: TextField | null): string {
+  return field === null ? t('sheets.wordsAtTheCode') : textFieldWords[field];
+}
+
+/** From where it reads, and from where it should. */
+function distancesOf({ reachM, distanceM }: SheetNotice): { readonly reach: string; readonly distance: string } {
+  return { reach: metresBelow(reachM ?? 0), distance: metres(distanceM ?? 0) };
+}
+
 function foundWords({ verdict, reason, obstacle }: NonNullable<SheetNotice['opens']>): string {
   if (obstacle) return obstacleWords[obstacle].heading;
   return verdict === null ? t('sheets.notCheckedYet') : wordsOfVerdict(verdict, reason).heading;
 }
 
 /** What helps against a code that is too small; '' where nothing of here does. */
-export function tooSmallHelp({ otherKinds, finer }: Pick<SheetNotice, 'otherKinds' | 'finer'>): string {
+export function tooSmallHelp({
+  otherKinds,
+  finer,
+  larger,
+}: Pick<SheetNotice, 'otherKinds' | 'finer' | 'larger'>): string {
   const kinds = anyOf(otherKinds.map((kind) => sheetKindWords[kind].toLowerCase()));
-  return [kinds === '' ? '' : t('sheets.itIsLargeEnoughAs', { kinds }), finer ? t('sheets.aShorterLinkMakesA') : '']
+  const ways = larger.map(({ way, reachM }) =>
+    way === 'on-a3'
+      ? t('sheets.onA3ItReadsFrom', { reach: metresBelow(reachM) })
+      : t('sheets.withFewerWordsItReadsFrom', { reach: metresBelow(reachM) }),
+  );
+  return [
+    ...ways,
+    kinds === '' ? '' : t('sheets.itIsLargeEnoughAs', { kinds }),
+    finer ? t('sheets.aShorterLinkMakesA') : '',
+  ]
     .filter((sentence) => sentence !== '')
     .join(' ');
 }

@@ -197,6 +197,10 @@ describe('every reason has words', () => {
       distanceM: 1.5,
       otherKinds: ['poster', 'table-card'],
       finer: true,
+      larger: [
+        { way: 'on-a3', reachM: 1.49 },
+        { way: 'with-fewer-words', reachM: 0.6 },
+      ],
       length: 57,
     } as const;
     for (const warning of sheetWarnings) expect(noticeSentence({ ...notice, warning }).length).toBeGreaterThan(10);
@@ -204,9 +208,9 @@ describe('every reason has words', () => {
       'At 40 mm it reads from 0.4 m; students stand at 1.5 m.',
     );
     expect(tooSmallHelp(notice)).toBe(
-      'It is large enough as posters or table cards. A shorter link makes a coarser code.',
+      'On A3 it reads from 1.4 m. With number and title alone it reads from 0.6 m. It is large enough as posters or table cards. A shorter link makes a coarser code.',
     );
-    expect(tooSmallHelp({ otherKinds: [], finer: false })).toBe('');
+    expect(tooSmallHelp({ otherKinds: [], finer: false, larger: [] })).toBe('');
     expect(pagesWords(7, [90.4, 120])).toBe('7 pages, codes 90 to 120 mm wide');
   });
   it('problems of fields', () => expectWords(contentProblemWords, contentProblemReasons));

@@ -4,7 +4,7 @@ import { number, row, stack, text } from './parts.js';
 
 function back(parts: readonly FaceNode[], foot: readonly FaceNode[], padMm: number): FaceDesign {
   const main = stack(1.5, parts);
-  return { high: [main], wide: [main], foot: stack(0.6, foot), footGapMm: 2, padMm, codeShare: 0 };
+  return { high: [main], wide: [main], foot: stack(0.6, foot), footGapMm: 2, padMm, codePadMm: padMm, codeShare: 0 };
 }
 
 function own(scale: number, head: FaceNode): FaceDesign {

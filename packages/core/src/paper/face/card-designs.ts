@@ -4,6 +4,7 @@ import { code, logo, number, row, stack, tapWith, text } from './parts.js';
 
 interface Sizes {
   readonly padMm: number;
+  readonly codePadMm: number;
   readonly gapMm: number;
   /** Points: number in its block, plain number, title, task, what to tap, password, address, foot. */
   readonly pt: Readonly<
@@ -14,31 +15,36 @@ interface Sizes {
 
 const table: Sizes = {
   padMm: 7,
+  codePadMm: 3,
   gapMm: 3,
   pt: { block: 54, number: 30, title: 28, task: 17, tap: 13, password: 16, address: 12, foot: 10 },
   floorPt: 10,
 };
 const small: Sizes = {
   padMm: 3,
+  codePadMm: 2,
   gapMm: 1.6,
   pt: { block: 28, number: 12, title: 14, task: 10, tap: 8.5, password: 11, address: 8, foot: 7.5 },
   floorPt: 7,
 };
 const handout: Sizes = {
   padMm: 2.5,
+  codePadMm: 1.5,
   gapMm: 1.4,
   pt: { block: 26, number: 15, title: 16, task: 12, tap: 9.5, password: 12, address: 9.5, foot: 8.5 },
   floorPt: 7,
 };
 const label: Sizes = {
   padMm: 2,
+  codePadMm: 1,
   gapMm: 0.8,
   pt: { block: 22, number: 9, title: 12, task: 8.5, tap: 7.5, password: 9, address: 7.5, foot: 7 },
   floorPt: 7,
 };
 
 /** What to do, under the title or in a column of its own. */
-function toDo({ pt, floorPt, gapMm }: Sizes, sign: boolean): FaceNode {
+function toDo(sizes: Sizes, sign: boolean): FaceNode {
+  const { pt, floorPt, gapMm } = sizes;
   const tap = text('tap', [pt.tap, floorPt, 3]);
   return stack(gapMm, [
     text('instruction', [pt.task, floorPt, 4]),
@@ -48,7 +54,13 @@ function toDo({ pt, floorPt, gapMm }: Sizes, sign: boolean): FaceNode {
     text('tap-2', [pt.tap, floorPt, 3]),
     text('password', [pt.password, floorPt, 3]),
     text('address', [pt.address, floorPt, 3]),
+    ...ownFoot(sizes),
   ]);
+}
+
+/** On what is small, class and place are the last of the texts: a line over the whole width would make the code smaller. */
+function ownFoot(sizes: Sizes): readonly FaceNode[] {
+  return sizes === table ? [] : [text('foot', [sizes.pt.foot, sizes.floorPt, 2])];
 }
 
 function foot({ pt, floorPt }: Sizes): FaceNode {
@@ -58,7 +70,8 @@ function foot({ pt, floorPt }: Sizes): FaceNode {
 const title = ({ pt, floorPt }: Sizes, share = 1): FaceNode => text('title', [pt.title * share, floorPt, 3]);
 
 function card(sizes: Sizes, high: readonly FaceNode[], wide: readonly FaceNode[], codeShare = 1): FaceDesign {
-  return { high, wide, foot: foot(sizes), footGapMm: sizes.gapMm, padMm: sizes.padMm, codeShare };
+  const { padMm, codePadMm, gapMm } = sizes;
+  return { high, wide, foot: sizes === table ? foot(sizes) : null, footGapMm: gapMm, padMm, codePadMm, codeShare };
 }
 
 /** The number in a block with the title beside it. */
@@ -117,6 +130,7 @@ function taskFirst(sizes: Sizes): FaceDesign {
     text('tap-2', [pt.tap, floorPt, 3]),
     text('password', [pt.password, floorPt, 3]),
     text('address', [pt.address, floorPt, 3]),
+    ...ownFoot(sizes),
   ]);
   return card(
     sizes,

@@ -59,7 +59,8 @@ export function backDesignOf(kind: DesignedKind): FaceDesign {
       return smallCardBack;
     case 'student-card':
       return studentCardBack;
-    default:
+    case 'handout':
+    case 'label':
       return plainBack;
   }
 }

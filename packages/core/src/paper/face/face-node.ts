@@ -78,8 +78,10 @@ export interface FaceDesign {
   /** The line at the foot, over the whole width. */
   readonly foot: FaceNode | null;
   readonly footGapMm: number;
-  /** From the edge of the face to its texts, and to the paper around the code. */
+  /** From the edge of the face to its texts. */
   readonly padMm: number;
+  /** And to the quiet zone of the code, which is blank itself. */
+  readonly codePadMm: number;
   /**
    * The largest symbol where there is room: as a share of the shorter side of the face. 0 keeps it as large as it must be.
    */

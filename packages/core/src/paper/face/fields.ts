@@ -19,19 +19,16 @@ export const derivedFields = ['point', 'point-2', 'tap-2', 'foot'] as const;
 /** A text as it is laid out. */
 export type LaidField = TextField | (typeof derivedFields)[number];
 
+const choices: Readonly<Record<(typeof derivedFields)[number], TextField>> = {
+  point: 'instruction',
+  'point-2': 'instruction',
+  'tap-2': 'tap',
+  foot: 'class',
+};
+
 /** The choice that a laid text belongs to. */
 export function choiceOf(field: LaidField): TextField {
-  switch (field) {
-    case 'point':
-    case 'point-2':
-      return 'instruction';
-    case 'tap-2':
-      return 'tap';
-    case 'foot':
-      return 'class';
-    default:
-      return field;
-  }
+  return field in choices ? choices[field as keyof typeof choices] : (field as TextField);
 }
 
 /** Which way a text runs as a whole: by its first letter that has a direction (UAX 9, P2 and P3). */

@@ -101,7 +101,7 @@ class FaceSolver {
       leastPt: {},
       codeMm: content.code === null ? 0 : content.neededMm,
       lines: {},
-      bleedMm: Math.max(0, padMm - Math.min(padMm, 3)),
+      bleedMm: Math.max(0, padMm - design.codePadMm),
       heightMm: space.heightMm,
       fitted: new Map(),
     };

@@ -29,7 +29,8 @@ export class Placement {
     const { node } = part;
     switch (node.kind) {
       case 'text':
-        if (part.text && part.text.lines.length > 0) this.putText(part, node.field, node.font, node.tone, box);
+        if (part.text && part.text.lines.length > 0)
+          this.putText(part, { ...node, align: this.alignOf(node.field) }, box);
         return;
       case 'number':
         return this.putNumber(part, box);
@@ -78,11 +79,8 @@ export class Placement {
 
   private putText(
     { text, heightMm }: Measured,
-    field: TextBox['field'],
-    font: TextBox['font'],
-    tone: TextBox['tone'],
+    { field, font, tone, align }: Pick<TextBox, 'field' | 'font' | 'tone' | 'align'>,
     { xMm, yMm, widthMm }: MmBox,
-    align: TextBox['align'] = this.alignOf(field),
   ): void {
     const { lines, sizePt } = text ?? { lines: [], sizePt: 0 };
     this.placed.texts.push({
@@ -103,7 +101,7 @@ export class Placement {
     const own = { ...box, widthMm, heightMm };
     const tone = node.form === 'solid' ? 'paper' : node.form === 'plain' ? 'ink' : 'accent';
     if (node.form !== 'plain') this.placed.bands.push({ ...this.mirrored(own), colour: node.form } satisfies BandBox);
-    this.putText(part, 'number', 'heading', tone, own, 'middle');
+    this.putText(part, { field: 'number', font: 'heading', tone, align: 'middle' }, own);
   }
 
   private putCode({ edges }: Measured, box: MmBox): void {

@@ -25,6 +25,7 @@ const poster = (high: readonly FaceNode[], wide: readonly FaceNode[], codeShare 
   foot,
   footGapMm: 6,
   padMm,
+  codePadMm: 3,
   codeShare,
 });
 

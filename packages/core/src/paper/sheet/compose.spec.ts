@@ -169,6 +169,20 @@ describe('pages of sheets', () => {
     expect(() => layoutPage(composed(setupOf('poster'), manyOf(1)), 1, measure)).toThrow(RangeError);
   });
 
+  it('of a handout are equally full where nobody chose how many are on one', () => {
+    const perPage = (codes: number): number =>
+      layoutPage(composed(setupOf('handout'), manyOf(codes)), 0, measure).codes.length;
+    const pages = (codes: number): number => pagesOf(composed(setupOf('handout'), manyOf(codes)));
+    expect([3, 6, 8, 9, 14, 20].map((codes) => [codes, pages(codes), perPage(codes)])).toEqual([
+      [3, 1, 3],
+      [6, 1, 6],
+      [8, 1, 8],
+      [9, 2, 5],
+      [14, 2, 7],
+      [20, 3, 7],
+    ]);
+  });
+
   it('begin at the label that is still there, and lie where its figures say', () => {
     const page = layoutPage(composed(setupOf('label', { startAt: 4 }), manyOf(2)), 0, measure);
     const cell = { xMm: usualLabels.leftMm + usualLabels.pitchXMm, yMm: usualLabels.topMm + usualLabels.pitchYMm };
@@ -244,6 +258,41 @@ describe('a poster', () => {
     expect(
       notesOf(composed(setupOf('poster', { paper: 'A5' }), [limpets, { ...limpets, neededMm: 200 }]), measure).notes,
     ).toEqual([expect.objectContaining({ item: 1, reason: 'too-small', neededMm: 200 })]);
+  });
+
+  it('says what would make a code larger that is too small, and how large', () => {
+    const small = { ...limpets, neededMm: 400 };
+    const [note] = notesOf(composed(setupOf('poster'), [small]), measure).notes.filter(
+      ({ reason }) => reason === 'too-small',
+    );
+    expect(note).toMatchObject({ larger: [{ way: 'on-a3' }] });
+    const card = notesOf(
+      composed(setupOf('small-card', { fields: ['title', 'instruction', 'address', 'tap'] }), [small]),
+      measure,
+    );
+    const found = card.notes.find(({ reason }) => reason === 'too-small');
+    const larger = found?.reason === 'too-small' ? found.larger : [];
+    expect(larger.map(({ way }) => way)).toEqual(['with-fewer-words', 'on-a3']);
+    for (const { sizeMm } of larger) expect(sizeMm).toBeGreaterThan(card.sizesMm[0] ?? 0);
+    const onA3 = composed(setupOf('poster', { paper: 'A3' }), [small, small]);
+    expect(notesOf(onA3, measure).notes.filter(({ reason }) => reason === 'too-small')).toEqual([
+      expect.objectContaining({ item: 0, larger: [] }),
+      expect.objectContaining({ item: 1, larger: [] }),
+    ]);
+  });
+
+  it('says from where a text is read that is too small for its distance, and which address nobody types', () => {
+    const far = {
+      ...limpets,
+      distanceM: 6,
+      texts: { ...limpets.texts, address: `https://a.example/${'leaf/'.repeat(9)}` },
+    };
+    const { notes } = notesOf(composed(setupOf('poster'), [far]), measure);
+    const small = notes.flatMap((note) => (note.reason === 'text-small' ? [note] : []));
+    expect(small.map(({ field }) => field)).toContain('title');
+    for (const { readsFromM, distanceM } of small) expect(readsFromM).toBeLessThan(distanceM);
+    expect(notes).toContainEqual({ item: 0, reason: 'address-long', characters: 54 });
+    expect(notesOf(composed(setupOf('poster'), [{ ...limpets, distanceM: 1 }]), measure).notes).toEqual([]);
   });
 
   it('says which text was cut', () => {

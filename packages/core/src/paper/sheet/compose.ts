@@ -10,6 +10,7 @@ import { layoutFace, paperScaleOf } from '../face/lay-out-face.js';
 import { layoutCard } from './card-face.js';
 import { commonNamePt } from './card-names.js';
 import { backOf, type GridProblem } from './grid.js';
+import { perPageOf } from './kinds.js';
 import { printedAddress } from './printed-address.js';
 import { type MeasureText } from '../../code/typeface/text.js';
 import {
@@ -30,7 +31,8 @@ const rulePadMm = 1;
  * Gives every item its place in the grid of its kind. Nothing is measured before a page is laid out. Fails where
  * the cells have no room.
  */
-export function compose(setup: SheetSetup, items: readonly SheetItem[]): Result<Composition, GridProblem> {
+export function compose(asked: SheetSetup, items: readonly SheetItem[]): Result<Composition, GridProblem> {
+  const setup = { ...asked, perPage: perPageOf(asked.kind, asked.perPage, items.length) };
   const grid = gridOf(setup);
   return grid.ok ? succeed({ setup, grid: grid.value, items }) : grid;
 }
@@ -135,7 +137,9 @@ function scaleOf(kind: SheetSetup['kind'], space: MmBox): number {
       return Math.min(1.4, Math.max(0.7, shortMm / 68));
     case 'small-card':
       return Math.min(1.15, Math.max(0.7, shortMm / 55));
-    default:
+    case 'handout':
+    case 'label':
+    case 'student-card':
       return 1;
   }
 }

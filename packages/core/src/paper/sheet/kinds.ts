@@ -8,7 +8,8 @@ export const perPageChoices: Readonly<Record<SheetKind, readonly number[]>> = {
   poster: [1],
   'table-card': [2, 4],
   'small-card': [8, 10, 12, 15, 18, 21, 24],
-  handout: [4, 5, 6, 8, 10, 12, 15, 20],
+  // 0 takes the number that fills its pages.
+  handout: [0, 4, 5, 6, 8, 10, 12, 15, 20],
   label: [1],
   // Ten are as large as bank cards.
   'student-card': [8, 10, 24],
@@ -18,10 +19,22 @@ export const usualPerPage: Readonly<Record<SheetKind, number>> = {
   poster: 1,
   'table-card': 2,
   'small-card': 12,
-  handout: 6,
+  handout: 0,
   label: 1,
   'student-card': 10,
 };
+
+/** More rows than these are too low for texts of a usual length. */
+const mostRows = 8;
+/** Fewer are higher than their texts need. */
+const fewestRows = 4;
+
+/** How many are on a page where 0 was chosen: as many as make the fewest pages, all equally full. */
+export function perPageOf(kind: SheetKind, chosen: number, codes: number): number {
+  if (kind !== 'handout' || chosen !== 0) return chosen;
+  const pages = Math.max(1, Math.ceil(codes / mostRows));
+  return Math.max(fewestRows, Math.ceil(codes / pages));
+}
 
 /** From where sheets in the hand and on the table are read, metres; null for the lesson's own distance. */
 export const kindDistanceM: Readonly<Record<SheetKind, number | null>> = {

@@ -6,6 +6,7 @@ import { type Composition, type SheetItem, type SheetSetup } from './sheet-page.
 import { cellBox } from './grid.js';
 import { perPageChoices } from './kinds.js';
 import { largestPosterCodeMm } from './poster.js';
+import type { MmBox } from '../face/box.js';
 import type { FaceLayout } from '../face/face-content.js';
 import { smallTexts } from './legibility.js';
 import { printedAddress, typedAddress } from './printed-address.js';
@@ -24,7 +25,22 @@ export type SheetNote =
       readonly readsFromM: number;
       readonly distanceM: number;
     }
-  | { readonly item: number; readonly reason: 'too-small'; readonly sizeMm: number; readonly neededMm: number };
+  | {
+      readonly item: number;
+      readonly reason: 'too-small';
+      readonly sizeMm: number;
+      readonly neededMm: number;
+      /** Of the first one: what would make it larger. */
+      readonly larger: readonly LargerCode[];
+    };
+
+/** What makes a code larger on the same kind of sheet, and how large, mm. */
+export interface LargerCode {
+  readonly way: LargerWay;
+  readonly sizeMm: number;
+}
+/** On larger paper, or with number and title alone. */
+export type LargerWay = 'on-a3' | 'with-fewer-words';
 
 /** The symbol's side of each item, mm, and what is not right with it. */
 export function notesOf(
@@ -33,7 +49,7 @@ export function notesOf(
 ): { readonly sizesMm: readonly number[]; readonly notes: readonly SheetNote[] } {
   const { setup, grid, items } = composition;
   const first = cellBox(grid, 0);
-  const space = setup.kind === 'table-card' ? panelsOf(first)[1] : faceSpace(setup, first);
+  const space = frontSpace(composition);
   const notes: SheetNote[] = [];
   const sizesMm = items.map(({ neededMm }, item) => {
     const faces = [
@@ -44,7 +60,11 @@ export function notesOf(
       notes.push(...textNotes(item, 'text-cut', cut), ...textNotes(item, 'text-left-out', leftOut));
     notes.push(...addressNotes(composition, item), ...sizeNotes(composition, item, faces[0]));
     const sizeMm = faces[0]?.code?.sizeMm ?? 0;
-    if (sizeMm < neededMm - 0.05) notes.push({ item, reason: 'too-small', sizeMm, neededMm });
+    if (sizeMm < neededMm - 0.05) {
+      const isFirst = !notes.some(({ reason }) => reason === 'too-small');
+      const larger = isFirst ? largerWith(composition, item, sizeMm, measure) : [];
+      notes.push({ item, reason: 'too-small', sizeMm, neededMm, larger });
+    }
     return sizeMm;
   });
   return { sizesMm, notes };
@@ -95,6 +115,33 @@ export function kindsThatHold(
     );
     return composed.ok && notesOf(composed.value, () => 0).notes.length === 0;
   });
+}
+
+/** How large a code would be on A3, and with number and title alone; only ways that make it larger. */
+function largerWith(
+  { setup, items }: Composition,
+  index: number,
+  nowMm: number,
+  measure: MeasureText,
+): readonly LargerCode[] {
+  const sizeWith = (change: Partial<SheetSetup>): number => {
+    const composed = compose({ ...setup, ...change, copies: 1, backs: null }, items.slice(index, index + 1));
+    return composed.ok ? (layoutFront(composed.value, 0, frontSpace(composed.value), measure).code?.sizeMm ?? 0) : 0;
+  };
+  const few = setup.fields.filter((field) => field === 'title' || field === 'number');
+  // Labels are as they are bought, and cards of students have their own sizes.
+  const isOfPaper = setup.paper !== 'A3' && setup.kind !== 'label' && setup.kind !== 'student-card';
+  const ways: readonly LargerCode[] = [
+    { way: 'with-fewer-words', sizeMm: sizeWith({ fields: few }) },
+    { way: 'on-a3', sizeMm: isOfPaper ? sizeWith({ paper: 'A3' }) : 0 },
+  ];
+  return ways.filter(({ sizeMm }) => sizeMm > nowMm + 1);
+}
+
+/** Where the front of the first cell lies. */
+function frontSpace({ setup, grid }: Composition): MmBox {
+  const first = cellBox(grid, 0);
+  return setup.kind === 'table-card' ? panelsOf(first)[1] : faceSpace(setup, first);
 }
 
 const noTexts: SheetItem['texts'] = {

@@ -40,8 +40,8 @@ export function gridOf(setup: SheetSetup): Result<Grid, GridProblem> {
       const area = inset(whole, Math.max(edge, 10));
       const body = { ...area, yMm: area.yMm + headMm, heightMm: area.heightMm - headMm - footMm };
       return setup.inColumns
-        ? divide(page, body, setup.perPage, squareness)
-        : tallEnough(divided(page, body, 1, setup.perPage));
+        ? divide(page, body, Math.max(1, setup.perPage), squareness)
+        : tallEnough(divided(page, body, 1, Math.max(1, setup.perPage)));
     }
     case 'label': {
       const grid = checkGrid({ page, ...setup.labels });

@@ -6,5 +6,6 @@ export class SheetDesigns1822000000000 extends ForwardMigration {
   protected readonly statements = [
     'ALTER TABLE sheet_templates ADD layout varchar(20) NULL',
     "ALTER TABLE sheet_templates ADD footer varchar(120) NOT NULL DEFAULT ''",
+    'ALTER TABLE sheet_templates ADD labels json NULL',
   ];
 }
