@@ -134,7 +134,7 @@ export async function takeSheets(browser) {
   pages.push(await svgNow());
   const { default: sharp } = await import('sharp');
   const drawn = await Promise.all(pages.map((svg) => sharp(Buffer.from(svg), { density: 60 }).png().toBuffer()));
-  await sideBySide(browser, drawn, 'sheets', { width: 2128, height: 1500, direction: 'row;flex-wrap:wrap' });
+  await sideBySide(browser, drawn, 'sheets', { width: 2128, height: 1850, direction: 'row;flex-wrap:wrap' });
 }
 
 /** A code with a stranger in between, inspected; and a students' reader that reads it. */

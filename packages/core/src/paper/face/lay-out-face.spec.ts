@@ -116,6 +116,17 @@ describe('a poster for a distance', () => {
     expect(sizeAt(3)).toBeGreaterThanOrEqual(Math.floor(typeSizePt(3, 'legible')));
   });
 
+  it('has letters as large as there is room for beside a code that can’t be as large as it must be', () => {
+    const row = { xMm: 0, yMm: 0, widthMm: 180, heightMm: 32 };
+    const content = {
+      ...contentOf({ title: ['Tides'], instruction: ['Look.'], modules: 57, neededMm: 80 }, 0.3),
+      pictures: {},
+    };
+    const layout = layoutFace(frontOf('handout', 'title-first'), row, content, measure);
+    expect(layout.code?.sizeMm).toBeLessThan(30);
+    expect(textAt(layout, 'title')?.sizePt).toBeGreaterThan(15);
+  });
+
   it('is mirrored for texts from right to left: number, title and sign begin at the right', () => {
     const content = contentOf({ title: ['x'], instruction: ['y'], modules: 33, neededMm: 60 }, 2);
     const [left, right] = [bigNumber({ ...content, direction: 'ltr' }), bigNumber({ ...content, direction: 'rtl' })];

@@ -116,14 +116,15 @@ class FaceSolver {
   }
 
   /** The first tree that holds the code as large as it must be, with letters as large as it has room for. */
-  private firstThatFits(trees: readonly Tree[]): Solution | null {
+  private firstThatFits(trees: readonly Tree[], codeMm = this.base.codeMm): Solution | null {
+    const base = { ...this.base, codeMm };
     for (const tree of trees) {
       // Most have room for the largest letters, or not even for the smallest.
-      const largest = this.fit(tree, this.base);
+      const largest = this.fit(tree, base);
       if (largest) return largest;
-      if (!this.fit(tree, { ...this.base, typeScale: leastScale })) continue;
+      if (!this.fit(tree, { ...base, typeScale: leastScale })) continue;
       for (const typeScale of typeScales) {
-        const solution = this.fit(tree, { ...this.base, typeScale });
+        const solution = this.fit(tree, { ...base, typeScale });
         if (solution) return solution;
       }
     }
@@ -146,7 +147,8 @@ class FaceSolver {
       const codeMm = this.largestCode(tree, sizing, this.base.codeMm);
       if (codeMm === null || codeMm < leastMm - 1e-9) continue;
       const fitted = this.fit(tree, { ...sizing, codeMm });
-      if (fitted) return this.withMoreLines(tree, fitted, fields);
+      // A code that is too small for its distance leaves letters the room that it can't use.
+      if (fitted) return this.firstThatFits([tree], codeMm) ?? this.withMoreLines(tree, fitted, fields);
     }
     const code = mapTree(this.trees[0] ?? noTree, (node) => withoutFields(node, firstToGo));
     const codeMm = this.largestCode(code, this.base, this.base.codeMm) ?? 0;

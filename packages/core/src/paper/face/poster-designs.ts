@@ -32,6 +32,25 @@ const poster = (high: readonly FaceNode[], wide: readonly FaceNode[], codeShare 
 const numberFirst = stack(6, [row(8, [solid, title], 'middle'), code, toDo], 'between');
 const numberFirstWide = row(12, [stack(6, [stack(5, [solid, title]), toDo], 'between'), code], 'full');
 
+/** Where the code takes nearly all of the width. */
+const pictureOverCode = stack(
+  6,
+  [row(8, [picture(44, 0.16), row(6, [number('solid', 72, 40), text('title', [36, 20, 3])])]), code, toDo],
+  'between',
+);
+const taskOverCode = stack(
+  6,
+  [
+    row(8, [
+      number('solid', 84, 44),
+      stack(3, [text('instruction', [40, 18, 5], { grows: true }), text('point', [40, 18, 2])]),
+    ]),
+    code,
+    stack(4, [text('title', [26, 16, 2]), secondPoint, tap, secondTap, password, address]),
+  ],
+  'between',
+);
+
 /** Number and title over the code, what to do under it. */
 export const bigNumber = poster([numberFirst], [numberFirstWide]);
 
@@ -47,6 +66,7 @@ export const pictureFirst = poster(
       ],
       'between',
     ),
+    pictureOverCode,
     numberFirst,
   ],
   [
@@ -92,6 +112,7 @@ export const taskFirst = poster(
       ],
       'between',
     ),
+    taskOverCode,
     numberFirst,
   ],
   [

@@ -3,7 +3,7 @@ import type { FaceContent } from './face-content.js';
 import type { FaceNode } from './face-node.js';
 import type { LaidField } from './fields.js';
 
-/** Keeps the parts that pass; groups that become empty go, and groups of one become that one. Null where nothing is left. */
+/** Keeps the parts that pass; groups that become empty go, and rows of one become that one. Null where nothing is left. */
 function keep(node: FaceNode | null, passes: (leaf: FaceNode) => boolean): FaceNode | null {
   if (node === null) return null;
   if (node.kind !== 'stack' && node.kind !== 'row') return passes(node) ? node : null;
@@ -13,7 +13,7 @@ function keep(node: FaceNode | null, passes: (leaf: FaceNode) => boolean): FaceN
   // A sign stands for the words beside it.
   if (parts.length === 0 || parts.every(({ kind }) => kind === 'tap-sign')) return null;
   const [only] = parts;
-  return parts.length === 1 && only ? only : { ...node, parts };
+  return node.kind === 'row' && parts.length === 1 && only ? only : { ...node, parts };
 }
 
 /** The parts that there is something for. */

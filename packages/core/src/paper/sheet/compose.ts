@@ -111,13 +111,17 @@ export function layoutBack(
   space: MmBox,
   measure: MeasureText,
 ): FaceLayout {
-  const { texts } = items[index] as SheetItem;
-  const { number, instruction } = texts;
+  const { texts, phrases } = items[index] as SheetItem;
+  const { number, title } = texts;
+  // On the back, nobody points a camera.
+  const instruction = phrases === undefined || phrases.point === null ? texts.instruction : '';
+  // Where the number is printed large, it is not said again.
+  const what = setup.kind === 'small-card' && number !== '' ? title : texts.what;
   return layoutFace(
     backDesignOf(setup.kind),
     space,
     {
-      texts: { ...pick(texts, backFields), number, instruction },
+      texts: { ...pick(texts, backFields), what, number, instruction },
       code: null,
       neededMm: 0,
       pictures: {},

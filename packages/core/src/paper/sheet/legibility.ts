@@ -4,7 +4,7 @@ import type { TextBox } from '../face/face-content.js';
 import { readingDistanceM, type ReadingArc } from '../face/reading-size.js';
 
 /** What is looked for from afar; all else is read after stepping up to it. */
-const fromAfar: readonly LaidField[] = ['number', 'title', 'instruction', 'point'];
+const fromAfar: readonly LaidField[] = ['number', 'title', 'instruction'];
 /** Where one stands after stepping up to a poster, metres. */
 const nearM = 0.5;
 
