@@ -49,6 +49,7 @@ export {
   type PageText,
   type SheetItem,
   type SheetPage,
+  type SheetPhrases,
   type SheetSetup,
 } from './sheet/sheet-page.js';
 export { gridOf } from './sheet/setup-grid.js';

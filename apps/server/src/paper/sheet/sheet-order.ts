@@ -17,6 +17,7 @@ import {
   type Result,
   type SheetSetup,
   type SheetItem,
+  type SheetPhrases,
   type CodeDrawing,
 } from '@hapset/core';
 import type { HanForms } from '../../code/typeface/shaped-line.js';
@@ -47,13 +48,8 @@ export interface MoreContent {
   readonly rehearsedMm: number;
   /** Of what opens, by its check; or a symbol, by its icon. */
   readonly picture: { readonly id: string; readonly aspect: number } | null;
-  /** What the sheet says by itself; absent on sheets of before it had languages. `point` is null where the teacher wrote a task. */
-  readonly phrases?: {
-    readonly point: string | null;
-    readonly tap: string;
-    readonly secondPoint: string;
-    readonly secondTap: string;
-  };
+  /** What the sheet says by itself; absent on sheets of before it had languages. */
+  readonly phrases?: SheetPhrases;
   /** `#rrggbb` of titles and blocks, where its look has one. */
   readonly accent?: string;
   /** From where it is read, metres. */

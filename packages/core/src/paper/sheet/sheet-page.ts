@@ -35,6 +35,15 @@ export interface SheetSetup {
   readonly head: { readonly title: string; readonly about: string };
 }
 
+/** What a sheet says by itself, in one language or two; '' for nothing. */
+export interface SheetPhrases {
+  /** Null where the teacher wrote a task. */
+  readonly point: string | null;
+  readonly tap: string;
+  readonly secondPoint: string;
+  readonly secondTap: string;
+}
+
 /** What one code shows on its sheet. */
 export interface SheetItem {
   readonly texts: Readonly<Record<FaceField | BackField, string>>;
@@ -45,13 +54,7 @@ export interface SheetItem {
   /** Width by height of a picture of what opens; null without. */
   readonly pictureAspect: number | null;
   /** Printed where the teacher wrote no task, and in a second language; absent or '' for none. */
-  readonly phrases?: {
-    /** Null where the teacher wrote a task. */
-    readonly point: string | null;
-    readonly tap: string;
-    readonly secondPoint: string;
-    readonly secondTap: string;
-  };
+  readonly phrases?: SheetPhrases;
   /** `#rrggbb` of titles and blocks, where its look has one; absent for the design's. */
   readonly accent?: string;
   /** From where it is read, metres; absent where nobody said. */
