@@ -37,6 +37,7 @@ export function contentOf(placed: PlacedCode, choices: ContentChoices, picture: 
       picture,
       phrases: phrasesOf(placed, instruction, choices.languages),
       ...accentOf(look.design),
+      ...(isAsRehearsed(choices) && rehearsal.chosenSizeMm !== null && { isSizeChosen: true }),
       distanceM: distanceOf(placed, choices),
       languages: phraseLanguages(choices.languages),
     },
@@ -112,11 +113,16 @@ function measuredOf({ rehearsal: { results, sizeMm } }: Pick<PlacedCode, 'rehear
     : { sizeMm, leastReachM: Math.min(...results.map(({ reachM }) => reachM)) };
 }
 
+/** A poster at its lesson's distance. */
+function isAsRehearsed({ kind, distanceM }: Pick<ContentChoices, 'kind' | 'distanceM'>): boolean {
+  return kind === 'poster' && distanceM === null;
+}
+
 /** A poster at its lesson's distance is printed as it was rehearsed, larger only where the school's paper was too small for it. */
 function neededMm(placed: PlacedCode, choices: ContentChoices): number {
   const { rehearsal, look, code } = placed;
   const { sizeMm, chosenSizeMm, largestMm } = rehearsal;
-  const asRehearsed = choices.kind === 'poster' && choices.distanceM === null;
+  const asRehearsed = isAsRehearsed(choices);
   if (asRehearsed && (chosenSizeMm !== null || sizeMm < largestMm)) return chosenSizeMm ?? sizeMm;
   return Math.max(
     asRehearsed ? sizeMm : 0,

@@ -52,6 +52,8 @@ export interface MoreContent {
   readonly phrases?: SheetPhrases;
   /** `#rrggbb` of titles and blocks, where its look has one. */
   readonly accent?: string;
+  /** Somebody chose `neededMm` by hand. */
+  readonly isSizeChosen?: boolean;
   /** From where it is read, metres. */
   readonly distanceM?: number;
   /** BCP 47, of what the sheet says by itself. */
@@ -133,14 +135,19 @@ export function drawableOf(
 function ownParts({
   phrases,
   accent,
+  isSizeChosen,
   distanceM,
   photo,
   band,
   group,
-}: MoreContent): Pick<SheetItem, 'phrases' | 'accent' | 'distanceM' | 'photoAspect' | 'band' | 'group'> {
+}: MoreContent): Pick<
+  SheetItem,
+  'phrases' | 'accent' | 'isSizeChosen' | 'distanceM' | 'photoAspect' | 'band' | 'group'
+> {
   return {
     ...(phrases && { phrases }),
     ...(accent !== undefined && { accent }),
+    ...(isSizeChosen === true && { isSizeChosen }),
     ...(distanceM !== undefined && { distanceM }),
     ...(photo && { photoAspect: photo.aspect }),
     ...(band !== undefined && { band }),

@@ -3,6 +3,7 @@
  * its lines; what is drawn otherwise has one of its own that tells what it says.
  */
 export class TextMarks {
+  private open: PDFKit.PDFStructureContent | null = null;
   private isPlainOpen = false;
 
   constructor(
@@ -30,6 +31,4 @@ export class TextMarks {
     this.open = null;
     this.isPlainOpen = false;
   }
-
-  private open: PDFKit.PDFStructureContent | null = null;
 }

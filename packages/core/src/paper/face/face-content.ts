@@ -15,6 +15,8 @@ export interface FaceContent {
   readonly pictures: Readonly<Partial<Record<PictureBox['which'], number>>>;
   /** The side where texts, number and margins begin. */
   readonly direction?: 'ltr' | 'rtl';
+  /** The code stays at `neededMm`, however much room there is. Absent where it may grow. */
+  readonly isSizeChosen?: boolean;
   /** From where it is read, metres; texts that may grow do so up to what that asks for. Absent for what is in the hand. */
   readonly distanceM?: number;
 }

@@ -176,7 +176,7 @@ class FaceSolver {
     // Words come before a larger code.
     if (shownIn(solution).some((field) => isCut(solution, field))) return solution;
     const grown = this.withLargerTexts(tree, this.withExtraLines(tree, solution));
-    const { codeShare } = this.design;
+    const codeShare = this.content.isSizeChosen === true ? 0 : this.design.codeShare;
     const mostMm = codeShare * Math.min(this.space.widthMm, this.space.heightMm);
     if (this.content.code === null || mostMm <= grown.sizing.codeMm) return grown;
     // A code that grows beside texts leaves their letters as large as they are.

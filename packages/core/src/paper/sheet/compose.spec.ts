@@ -218,6 +218,11 @@ describe('a poster', () => {
     expect(alone('A3')).toBeCloseTo(222.7, 0);
   });
 
+  it('has its code at the size that was chosen by hand, however much room there is', () => {
+    const chosen = { ...limpets, neededMm: 60, isSizeChosen: true };
+    expect(layoutPage(composed(setupOf('poster'), [chosen]), 0, measure).codes[0]?.sizeMm).toBe(60);
+  });
+
   it('has number, title, task, what to tap, address and one line at the foot', () => {
     const page = layoutPage(composed(setupOf('poster', { footer: 'Fernhollow School' }), [limpets]), 0, measure);
     expect(page.texts.map(({ field }) => field)).toEqual(['number', 'title', 'instruction', 'tap', 'address', 'foot']);

@@ -149,7 +149,7 @@ function scaleOf(kind: SheetSetup['kind'], space: MmBox): number {
 }
 
 function frontContent({ fields, design, kind, footer = '' }: SheetSetup, item: SheetItem): FaceContent {
-  const { texts, modules, surround, neededMm, pictureAspect, photoAspect, distanceM } = item;
+  const { texts, modules, surround, neededMm, pictureAspect, photoAspect, distanceM, isSizeChosen = false } = item;
   const chosen = pick(texts, fields);
   return {
     texts: kind === 'student-card' ? chosen : laidTexts(chosen, item, withFooter(kind) ? footer : ''),
@@ -161,6 +161,7 @@ function frontContent({ fields, design, kind, footer = '' }: SheetSetup, item: S
       ...(pictureAspect !== null && (kind === 'poster' || kind === 'student-card') && { material: pictureAspect }),
     },
     direction: directionOf(texts.title),
+    isSizeChosen,
     ...(kind === 'poster' && distanceM !== undefined && { distanceM }),
   };
 }

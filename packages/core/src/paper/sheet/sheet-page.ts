@@ -57,6 +57,8 @@ export interface SheetItem {
   readonly phrases?: SheetPhrases;
   /** `#rrggbb` of titles and blocks, where its look has one; absent for the design's. */
   readonly accent?: string;
+  /** Somebody chose `neededMm` by hand: the code is no larger, however much room there is. Absent where it was computed. */
+  readonly isSizeChosen?: boolean;
   /** From where it is read, metres; absent where nobody said. */
   readonly distanceM?: number;
   /** Width by height of the student's photo; absent without. */
