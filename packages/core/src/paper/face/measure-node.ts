@@ -1,5 +1,5 @@
 /** How wide and high the parts of a face are at given sizes. */
-import { fitText, lineHeightMm, type FittedText, type MeasureText } from '../../code/typeface/text.js';
+import { charactersOf, fitText, lineHeightMm, type FittedText, type MeasureText } from '../../code/typeface/text.js';
 import type { FaceContent } from './face-content.js';
 import type { FaceNode, NumberNode, RowNode, StackNode, TextNode } from './face-node.js';
 import type { LaidField } from './fields.js';
@@ -51,6 +51,8 @@ export interface Measured {
 /** Texts are no narrower beside something than this share of their row, and no narrower than so many millimetres. */
 const leastShare = 0.22;
 const leastColumnMm = 30;
+/** Code units of what a reader takes for one character: families of emoji are the longest. */
+const longestCharacter = 32;
 
 /** Null where it has no room in that width. */
 export function measureNode(node: FaceNode, widthMm: number, edges: Edges, sizing: Sizing): Measured | null {
@@ -106,6 +108,12 @@ function measureTextNode(node: TextNode, widthMm: number, edges: Edges, sizing: 
   // Part of an address leads nowhere.
   if (node.isAddress === true && text.cut) return null;
   if (text.sizePt < (sizing.leastPt[node.field] ?? 0)) return null;
+  // A column that is narrower than a character has no room for it.
+  const sticksOut = (line: string): boolean =>
+    line.length <= longestCharacter &&
+    charactersOf(line).length === 1 &&
+    sizing.measure(line, node.font, text.sizePt) > widthMm + 1e-6;
+  if (text.lines.some(sticksOut)) return null;
   return { node, edges, widthMm, heightMm: text.lines.length * lineHeightMm(text.sizePt), parts: [], text };
 }
 
