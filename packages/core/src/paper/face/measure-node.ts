@@ -108,13 +108,23 @@ function measureTextNode(node: TextNode, widthMm: number, edges: Edges, sizing: 
   // Part of an address leads nowhere.
   if (node.isAddress === true && text.cut) return null;
   if (text.sizePt < (sizing.leastPt[node.field] ?? 0)) return null;
-  // A column that is narrower than a character has no room for it.
-  const sticksOut = (line: string): boolean =>
-    line.length <= longestCharacter &&
-    charactersOf(line).length === 1 &&
-    sizing.measure(line, node.font, text.sizePt) > widthMm + 1e-6;
-  if (text.lines.some(sticksOut)) return null;
+  if (sticksOut(text, node, widthMm, sizing)) return null;
   return { node, edges, widthMm, heightMm: text.lines.length * lineHeightMm(text.sizePt), parts: [], text };
+}
+
+/** A column that is narrower than a character has no room for it. */
+function sticksOut(
+  { lines, sizePt }: FittedText,
+  { font }: Pick<TextNode, 'font'>,
+  widthMm: number,
+  { measure }: Pick<Sizing, 'measure'>,
+): boolean {
+  return lines.some(
+    (line) =>
+      line.length <= longestCharacter &&
+      charactersOf(line).length === 1 &&
+      measure(line, font, sizePt) > widthMm + 1e-6,
+  );
 }
 
 /** The size that a text has where its lines are few, points. */
