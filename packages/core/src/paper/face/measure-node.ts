@@ -84,32 +84,29 @@ export function measureNode(node: FaceNode, widthMm: number, edges: Edges, sizin
 }
 
 function measureTextNode(node: TextNode, widthMm: number, edges: Edges, sizing: Sizing): Measured | null {
-  const words = sizing.content.texts[node.field] ?? '';
-  const sizePt = wantedPt(node, sizing);
-  const most = sizing.lines[node.field];
-  const key = `${node.field} ${sizePt} ${node.lines + sizing.extraLines} ${widthMm.toFixed(3)} ${most ?? ''}`;
-  const known = sizing.fitted.get(key);
-  const text =
-    known ??
-    fitText(
-      words,
-      {
-        font: node.font,
-        sizePt,
-        floorPt: node.floorPt,
-        widthMm,
-        maxLines: Math.min(node.lines + sizing.extraLines, most ?? Infinity),
-        mostLines: most ?? (node.isAddress === true ? node.lines : Infinity),
-        breaks: node.isAddress === true ? 'address' : 'words',
-      },
-      sizing.measure,
-    );
-  sizing.fitted.set(key, text);
+  const text = fittedText(node, widthMm, sizing);
   // Part of an address leads nowhere.
   if (node.isAddress === true && text.cut) return null;
   if (text.sizePt < (sizing.leastPt[node.field] ?? 0)) return null;
   if (sticksOut(text, node, widthMm, sizing)) return null;
   return { node, edges, widthMm, heightMm: text.lines.length * lineHeightMm(text.sizePt), parts: [], text };
+}
+
+/** Its lines at that width; the same ones again for the same sizes. */
+function fittedText(node: TextNode, widthMm: number, sizing: Sizing): FittedText {
+  const { field, font, floorPt, lines, isAddress = false } = node;
+  const sizePt = wantedPt(node, sizing);
+  const most = sizing.lines[field];
+  const key = `${field} ${sizePt} ${lines + sizing.extraLines} ${widthMm.toFixed(3)} ${most ?? ''}`;
+  const known = sizing.fitted.get(key);
+  if (known) return known;
+  const maxLines = Math.min(lines + sizing.extraLines, most ?? Infinity);
+  const mostLines = most ?? (isAddress ? lines : Infinity);
+  const breaks = isAddress ? 'address' : 'words';
+  const words = sizing.content.texts[field] ?? '';
+  const text = fitText(words, { font, sizePt, floorPt, widthMm, maxLines, mostLines, breaks }, sizing.measure);
+  sizing.fitted.set(key, text);
+  return text;
 }
 
 /** A column that is narrower than a character has no room for it. */
