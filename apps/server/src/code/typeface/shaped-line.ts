@@ -163,7 +163,7 @@ function joinWords(words: FacedCharacter[][], font: SheetFont): void {
   });
 }
 
-/** Blanks and marks behind such a script belong to its run: whoever reads the file then meets whole stretches of text. */
+/** Blanks and marks behind such a script belong to its run: programs that read the file then meet whole stretches of text. */
 function joinTurned(characters: readonly FacedCharacter[]): readonly FacedCharacter[] {
   let last: Face | null = null;
   return characters.map((one) => {

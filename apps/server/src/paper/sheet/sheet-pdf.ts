@@ -178,7 +178,7 @@ class PageDrawing {
     });
   }
 
-  /** @param goesOn a line follows: a blank keeps its first word apart for whoever has the text read aloud or copies it */
+  /** @param goesOn a line follows: a blank keeps its first word apart for those who copy the text or have it read aloud */
   private drawLine(
     line: PlacedLine,
     sizePt: number,
