@@ -1,4 +1,4 @@
-/** A template of the school's own: its colour, and a picture across the top. */
+/** A template of the school: design, colour, logo, the line at the foot, and the sizes of labels. */
 import { limits, type CreateSheetTemplate, type SheetTemplateView } from '@hapset/contract';
 import {
   accentReads,
@@ -58,7 +58,8 @@ type Template = Omit<CreateSheetTemplate, 'kind'>;
 
 export function TemplateDialog({ kind, before, labels, onKept, onClose }: Props): ReactElement {
   const [template, setTemplate] = useState<Template>(() => firstTemplate(kind, before, labels));
-  const set = (change: Partial<Template>): void => setTemplate({ ...template, ...change });
+  // An upload may end while somebody types.
+  const set = (change: Partial<Template>): void => setTemplate((now) => ({ ...now, ...change }));
   const upload = useAddLookPicture();
   const keep = useKeepTemplate(before);
   const name = template.name.trim();
