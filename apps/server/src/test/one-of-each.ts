@@ -16,6 +16,7 @@ import type {
   StudentsPage,
   TryoutView,
 } from '@hapset/contract';
+import { sheetTemplateBody } from './sheet-template-body.js';
 import { plainChoices, plainLook } from '@hapset/core';
 import { newId } from '../platform/database/columns.js';
 import { onlyMaterial, student } from './route-bodies.js';
@@ -80,15 +81,7 @@ async function paperOf({ server }: Scene, who: string, stationId: string, materi
     choices: plainChoices('poster', 'A4'),
     goAhead,
   });
-  const template = await server.ok<SheetTemplateView>(who, 'POST', '/api/sheet-templates', {
-    name: 'Ours',
-    kind: 'poster',
-    accent: '#112233',
-    header: null,
-    layout: null,
-    footer: '',
-    labels: null,
-  });
+  const template = await server.ok<SheetTemplateView>(who, 'POST', '/api/sheet-templates', sheetTemplateBody);
   return { sheetId: sheet.id, printId: print.id, sheetTemplateId: template.id };
 }
 

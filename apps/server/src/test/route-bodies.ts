@@ -4,6 +4,7 @@ import { genericFigures, plainChoices, plainLook } from '@hapset/core';
 import { newId } from '../platform/database/columns.js';
 import { words } from './scene.js';
 import { testPassword } from './test-server.js';
+import { sheetTemplateBody } from './sheet-template-body.js';
 import { cardsRequest } from './cards-request.js';
 
 /** PNG. */
@@ -132,24 +133,11 @@ export const bodies: Bodies = {
   previewCards: () => ({ request: cardsRequest, page: 0 }),
   makeCards: () => ({ request: cardsRequest }),
   readCard: () => ({ text: '00123' }),
-  createSheetTemplate: () => ({
-    name: 'x',
-    kind: 'poster',
-    accent: '#112233',
-    header: null,
-    layout: null,
-    footer: '',
-    labels: null,
-  }),
-  changeSheetTemplate: () => ({
-    name: 'x',
-    accent: '#112233',
-    header: null,
-    layout: null,
-    footer: '',
-    labels: null,
-    version: 1,
-  }),
+  createSheetTemplate: () => sheetTemplateBody,
+  changeSheetTemplate: () => {
+    const { kind: _, ...template } = sheetTemplateBody;
+    return { ...template, version: 1 };
+  },
   chooseUsualSheetTemplate: () => ({ usual: false }),
   makeMaterialSheet: () => ({ kind: 'poster', paper: 'A4', goAhead: [] }),
 };

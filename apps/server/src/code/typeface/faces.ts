@@ -39,7 +39,7 @@ const own: Readonly<Record<SheetFont, string>> = {
 };
 const names: Readonly<Record<Family, readonly [folder: string, file: string]>> = {
   sans: ['noto-sans', 'NotoSans'],
-  // Each letter is a glyph of its own, so that text is found and copied as it was typed; the other one puts letters together from dots.
+  // Each letter has its own glyph, so text can be searched and copied. The fallback builds letters from parts, which breaks copying.
   arabic: ['vazirmatn', 'Vazirmatn'],
   'arabic-more': ['noto-sans-arabic', 'NotoSansArabic'],
   hebrew: ['noto-sans-hebrew', 'NotoSansHebrew'],

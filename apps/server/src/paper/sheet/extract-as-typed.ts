@@ -1,9 +1,10 @@
 /**
- * Lets text from right to left be found and copied as it was typed. Readers of PDF files turn the letters of such a line round, one by
- * one; a ligature of two letters is one glyph, so its letters are told in the turned order as well.
+ * Makes right-to-left text searchable and copyable. PDF readers reverse such a line, glyph by glyph. A ligature is one glyph with several
+ * letters, so its letters are stored in reverse too.
  */
 interface DrawnGlyph {
-  readonly codePoints: readonly number[];
+  codePoints: readonly number[];
+  isTurned?: boolean;
 }
 
 interface DrawnRun {
@@ -29,10 +30,8 @@ export function extractAsTyped(document: PDFKit.PDFDocument): void {
 }
 
 function turnLigature(glyph: DrawnGlyph): void {
-  const { codePoints } = glyph;
-  const known = glyph as { codePoints: readonly number[]; isTurned?: boolean };
-  if (codePoints.length < 2 || known.isTurned === true) return;
-  if (!fromRight.test(String.fromCodePoint(...codePoints))) return;
-  known.codePoints = [...codePoints].reverse();
-  known.isTurned = true;
+  const { codePoints, isTurned = false } = glyph;
+  if (isTurned || codePoints.length < 2 || !fromRight.test(String.fromCodePoint(...codePoints))) return;
+  glyph.codePoints = [...codePoints].reverse();
+  glyph.isTurned = true;
 }

@@ -10,6 +10,7 @@ import {
   type LookDesign,
   type MeasuredReach,
 } from '@hapset/core';
+import type { LanguageTag } from '@hapset/student-texts';
 import { titleOf } from './sheet-places.js';
 import type { MoreContent, SheetContent } from './sheet-order.js';
 import { isFirstInstruction, phraseLanguages, pointLine, rememberedTap, tapLine } from './tap-words.js';
@@ -36,7 +37,7 @@ export function contentOf(placed: PlacedCode, choices: ContentChoices, picture: 
       rehearsedMm: rehearsal.sizeMm,
       picture,
       phrases: phrasesOf(placed, instruction, choices.languages),
-      ...accentOf(look.design),
+      ...lookAccent(look.design),
       ...(isAsRehearsed(choices) && rehearsal.chosenSizeMm !== null && { isSizeChosen: true }),
       distanceM: distanceOf(placed, choices),
       languages: phraseLanguages(choices.languages),
@@ -50,18 +51,19 @@ function phrasesOf(
   instruction: string,
   wanted: readonly string[],
 ): NonNullable<MoreContent['phrases']> {
-  const [first, second] = phraseLanguages(wanted);
-  const saysItself = isFirstInstruction(instruction) && look.design.caption === null;
+  const [first = 'en', second] = phraseLanguages(wanted);
+  const isOwnTask = !isFirstInstruction(instruction);
+  const point = (tag: LanguageTag): string => (look.design.caption === null ? pointLine(act, tag) : '');
   return {
-    point: isFirstInstruction(instruction) ? (saysItself ? pointLine(act, first ?? 'en') : '') : null,
-    tap: tapLine(act, devices, first ?? 'en'),
-    secondPoint: saysItself && second ? pointLine(act, second) : '',
+    point: isOwnTask ? null : point(first),
+    tap: tapLine(act, devices, first),
+    secondPoint: isOwnTask || !second ? '' : point(second),
     secondTap: second ? tapLine(act, devices, second) : '',
   };
 }
 
 /** Titles in the colour of the look, where that can be read on white. */
-function accentOf({ ink }: LookDesign): Pick<MoreContent, 'accent'> {
+function lookAccent({ ink }: LookDesign): Pick<MoreContent, 'accent'> {
   return ink !== plainAccent && accentReads(ink) ? { accent: ink } : {};
 }
 

@@ -22,7 +22,7 @@ import { fontBytes, type Face } from '../../code/typeface/faces.js';
 import { measureIn, shapeLine, type HanForms } from '../../code/typeface/shaped-line.js';
 import { extractAsTyped } from './extract-as-typed.js';
 import { languageOfText } from './language-of-text.js';
-import { accentOf, bandPaint, blockCorner, lineColours, lineWidthsMm, outlineMm, toneColour } from './sheet-colours.js';
+import { accentOf, bandShape, lineColours, lineWidthsMm, outlineMm, toneColour } from './sheet-colours.js';
 import { pictureId, type Drawable, type SheetOrder } from './sheet-order.js';
 import { TextMarks } from './text-marks.js';
 import { tapSignLine, tapSignScale, tapSignStrokes } from './tap-sign.js';
@@ -286,20 +286,18 @@ function drawLine(document: PDFKit.PDFDocument, { from, to, kind }: PageLine): v
 }
 
 function drawBand(document: PDFKit.PDFDocument, band: PageBand, accent: string): void {
-  const { fill, line } = bandPaint(band, accent);
-  const isBlock = band.colour === 'solid' || band.colour === 'outline';
-  const insetMm = line === null ? 0 : outlineMm / 2;
-  const [x, y, width, height] = [
-    band.xMm + insetMm,
-    band.yMm + insetMm,
-    band.widthMm - 2 * insetMm,
-    band.heightMm - 2 * insetMm,
-  ].map((mm) => mm * pointsPerMm) as [number, number, number, number];
-  document.save();
-  if (isBlock) document.roundedRect(x, y, width, height, band.heightMm * blockCorner * pointsPerMm);
-  else document.rect(x, y, width, height);
-  if (line === null) document.fill(fill ?? '#ffffff');
-  else document.lineWidth(outlineMm * pointsPerMm).stroke(line);
+  const { box, cornerMm, fill, line } = bandShape(band, accent);
+  document
+    .save()
+    .roundedRect(
+      box.xMm * pointsPerMm,
+      box.yMm * pointsPerMm,
+      box.widthMm * pointsPerMm,
+      box.heightMm * pointsPerMm,
+      cornerMm * pointsPerMm,
+    );
+  if (fill !== null) document.fill(fill);
+  if (line !== null) document.lineWidth(outlineMm * pointsPerMm).stroke(line);
   document.restore();
 }
 

@@ -21,11 +21,13 @@ import { Clock } from '../../platform/clock/clock.js';
 import { LookPictureService } from '../../code/look/look-picture.service.js';
 import { SchoolService } from '../../school/settings/school.service.js';
 import { missingCharacters } from '../../code/typeface/shaped-line.js';
+import { blankNotice } from './blank-notice.js';
 import { contentOf, distanceOf, reachAtM } from './sheet-content.js';
 import { textsOf, type SheetContent, type SheetOrder } from './sheet-order.js';
 import { SheetPictures } from './sheet-pictures.js';
 import type { PlacesToPrint } from './sheet-places.js';
 import { titleOf } from './sheet-places.js';
+import type { SheetTemplate } from './sheet-template.entity.js';
 import { SheetTemplateService } from './sheet-template.service.js';
 import type { SheetNotes } from './sheet.work.js';
 import type { Place } from '../../lessons/station/place.js';
@@ -84,30 +86,14 @@ export class SheetPlanner {
   }
 
   /** The plain design in the chosen template's colours. @throws ProblemError invalid for a template of another kind */
-  async designOf(
-    kind: SheetKind,
-    templateId: string | null,
-    layout: FaceLayoutName | null = null,
-  ): Promise<SheetDesign> {
-    const template = await this.templates.choose(kind, templateId);
-    return {
-      ...plainSheetDesign(kind),
-      ...(template && { name: template.name, accent: template.accent, header: template.header }),
-      ...(template?.layout && { layout: template.layout }),
-      ...(layout !== null && layoutsOf(kind).includes(layout) && { layout }),
-    };
+  async designOf(kind: SheetKind, templateId: string | null): Promise<SheetDesign> {
+    return designIn(kind, await this.templates.choose(kind, templateId), null);
   }
 
   /** What sheets say by themselves is in the school's language where nobody chose. */
   async usualLanguages(): Promise<readonly string[]> {
     const { language } = await this.school.get();
     return [languageOf(language)?.tag ?? 'en'];
-  }
-
-  /** The line at the foot: the template's, or the school's name. */
-  private async footerOf(kind: SheetKind, templateId: string | null): Promise<string> {
-    const template = await this.templates.choose(kind, templateId);
-    return template?.footer || (await this.school.get()).name;
   }
 
   private async setup(
@@ -128,7 +114,8 @@ export class SheetPlanner {
       layout,
     }: SheetChoices,
   ): Promise<SheetSetup> {
-    const { printerMarginMm, duplexEdge, duplexRightMm, duplexDownMm } = await this.school.get();
+    const { name: schoolName, printerMarginMm, duplexEdge, duplexRightMm, duplexDownMm } = await this.school.get();
+    const template = await this.templates.choose(kind, templateId);
     const lesson = codes[0]?.place.lesson ?? null;
     return {
       kind,
@@ -144,8 +131,8 @@ export class SheetPlanner {
         backs && withBacks.includes(kind)
           ? { edge: duplexEdge, adjustment: { rightMm: duplexRightMm, downMm: duplexDownMm } }
           : null,
-      design: await this.designOf(kind, templateId, layout),
-      footer: await this.footerOf(kind, templateId),
+      design: designIn(kind, template, layout),
+      footer: template?.footer || schoolName,
       printerMarginMm,
       head: {
         title: lesson?.name ?? name,
@@ -153,6 +140,16 @@ export class SheetPlanner {
       },
     };
   }
+}
+
+/** @param layout that was chosen for these sheets; null for the template's, or the usual one */
+function designIn(kind: SheetKind, template: SheetTemplate | null, layout: FaceLayoutName | null): SheetDesign {
+  return {
+    ...plainSheetDesign(kind),
+    ...(template && { name: template.name, accent: template.accent, header: template.header }),
+    ...(template?.layout && { layout: template.layout }),
+    ...(layout !== null && layoutsOf(kind).includes(layout) && { layout }),
+  };
 }
 
 /** What is not right, station by station: product rules, and what the layout found. */
@@ -231,22 +228,11 @@ function tooSmall(
 }
 
 function blank(warning: SheetWarning, place: PlacedCode['place']): SheetNotice {
-  return {
-    warning,
+  return blankNotice(warning, {
     name: titleOf(place),
     stationId: place.station?.id ?? null,
     materialId: place.material.id,
-    field: null,
-    opens: null,
-    characters: [],
-    sizeMm: null,
-    reachM: null,
-    distanceM: null,
-    otherKinds: [],
-    finer: false,
-    larger: [],
-    length: null,
-  };
+  });
 }
 
 /** Whatever is not green is named, and printed on purpose only. */

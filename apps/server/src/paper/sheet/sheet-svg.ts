@@ -3,7 +3,7 @@ import { drawingElements, type PageBand, type PageTapSign, type PageText, type S
 import { outlined } from '../picture/outlined.js';
 import type { PictureBytes } from '../picture/draw-pdf.js';
 import { outlineRun } from '../../code/typeface/outline-text.js';
-import { accentOf, bandPaint, blockCorner, lineColours, lineWidthsMm, outlineMm, toneColour } from './sheet-colours.js';
+import { accentOf, bandShape, lineColours, lineWidthsMm, outlineMm, toneColour } from './sheet-colours.js';
 import { pictureId, type Drawable, type SheetOrder } from './sheet-order.js';
 import { placedLines } from './sheet-pdf.js';
 import { tapSignLine, tapSignScale, tapSignStrokes } from './tap-sign.js';
@@ -49,13 +49,11 @@ export function drawSheetSvg(
 }
 
 function bandElement(band: PageBand, accent: string): string {
-  const { xMm, yMm, widthMm, heightMm, colour } = band;
-  const { fill, line } = bandPaint(band, accent);
-  const isBlock = colour === 'solid' || colour === 'outline';
-  const inset = line === null ? 0 : outlineMm / 2;
-  const corner = isBlock ? ` rx="${round(heightMm * blockCorner)}"` : '';
-  const paint = line === null ? `fill="${fill ?? 'none'}"` : `fill="none" stroke="${line}" stroke-width="${outlineMm}"`;
-  return `<rect x="${round(xMm + inset)}" y="${round(yMm + inset)}" width="${round(widthMm - 2 * inset)}" height="${round(heightMm - 2 * inset)}"${corner} ${paint}/>`;
+  const { box, cornerMm, fill, line } = bandShape(band, accent);
+  const { xMm, yMm, widthMm, heightMm } = box;
+  const corner = cornerMm === 0 ? '' : ` rx="${round(cornerMm)}"`;
+  const paint = `fill="${fill ?? 'none'}"${line === null ? '' : ` stroke="${line}" stroke-width="${outlineMm}"`}`;
+  return `<rect x="${round(xMm)}" y="${round(yMm)}" width="${round(widthMm)}" height="${round(heightMm)}"${corner} ${paint}/>`;
 }
 
 function tapSignElement(sign: PageTapSign): string {

@@ -6,7 +6,7 @@ import { browserText } from '../../test/pdf-text.js';
 import { sampleOrder, sheetSamples, type SampleRequest, type SheetSampleName } from '../../test/sheet-samples.js';
 import { answerTask } from './sheet.work.js';
 
-/** Without directions, and with single blanks: as it was typed. */
+/** Without direction marks, and with single spaces. */
 const plain = (text: string): string =>
   text
     .replace(/[\u200e\u200f\u202a-\u202e]/gu, '')
@@ -36,7 +36,7 @@ describe('the text of a sheet', () => {
   };
   const run = (program: string, ...options: readonly string[]): string =>
     execFileSync(program, options, { encoding: 'utf8' });
-  it.each(Object.keys(sheetSamples) as SheetSampleName[])('is found and copied as it was typed: %s', async (sample) => {
+  it.each(Object.keys(sheetSamples) as SheetSampleName[])('can be searched and copied: %s', async (sample) => {
     const file = await drawn({ kind: 'poster', sample });
     const { title, task, tap } = sheetSamples[sample];
     const copied = plain(run('pdftotext', file, '-'));

@@ -37,20 +37,21 @@ export function pointLine(act: ScannerAct | null, tag: LanguageTag): string {
   return studentTexts(tag)(act === null ? 'sheetPointAndRead' : 'sheetPoint');
 }
 
-/** What to tap; '' where nothing is to be tapped. @param act null for words */
+/** What to tap; '' if nothing has to be tapped. @param act null for words */
 export function tapLine(act: ScannerAct | null, devices: readonly ScannerProfile[], tag: LanguageTag): string {
   if (act === null) return '';
-  const say = studentTexts(tag);
-  const byHand = ignoring(devices, act).length > 0 ? say(onlyTextKeys[act]) : '';
-  return [say(tapKeys[act]), byHand].filter((part) => part !== '').join(' ');
+  return [studentTexts(tag)(tapKeys[act]), byHandLine(act, devices, tag)].filter((part) => part !== '').join(' ');
 }
 
-/** What was remembered of a sheet before it had languages, so that older ones can be compared with now. */
+/** What to do if a device shows only text; '' if none does. */
+function byHandLine(act: ScannerAct, devices: readonly ScannerProfile[], tag: LanguageTag): string {
+  return ignoring(devices, act).length > 0 ? studentTexts(tag)(onlyTextKeys[act]) : '';
+}
+
+/** The words that older sheets have, so that they can be compared with new ones. */
 export function rememberedTap(act: ScannerAct | null, devices: readonly ScannerProfile[], instruction: string): string {
   if (act === null) return '';
-  const say = studentTexts('en');
-  const tap = isFirstInstruction(instruction) ? '' : say(tapKeys[act]);
-  return [tap, ignoring(devices, act).length > 0 ? say(onlyTextKeys[act]) : ''].filter((part) => part !== '').join(' ');
+  return isFirstInstruction(instruction) ? byHandLine(act, devices, 'en') : tapLine(act, devices, 'en');
 }
 
 /** Those of the wanted languages that there are phrases in; English where there are none. */

@@ -1,6 +1,6 @@
 /** What is on each card, how the pages are set up, and what is not right with them. */
 import { Injectable } from '@nestjs/common';
-import type { CardsRequest, SheetNotice } from '@hapset/contract';
+import type { CardsRequest, SheetNotice, SheetWarning } from '@hapset/contract';
 import { languageOf, studentTexts } from '@hapset/student-texts';
 import {
   bandColours,
@@ -22,6 +22,7 @@ import { mapInSlices } from '../../platform/clock/in-slices.js';
 import { Clock } from '../../platform/clock/clock.js';
 import { DeviceService } from '../../school/device/device.service.js';
 import { SchoolService } from '../../school/settings/school.service.js';
+import { blankNotice } from '../../paper/sheet/blank-notice.js';
 import { noTexts, type SheetContent, type SheetOrder } from '../../paper/sheet/sheet-order.js';
 import { symbolPicture, symbolPictures } from '../../paper/sheet/sheet-pictures.js';
 import { SheetPlanner } from '../../paper/sheet/sheet-planner.js';
@@ -270,34 +271,18 @@ export async function cardNotices(
   { order, students }: PlannedCards,
   { notes, sizesMm }: Pick<SheetNotes, 'notes' | 'sizesMm'>,
 ): Promise<readonly SheetNotice[]> {
-  const about = (item: number): Omit<SheetNotice, 'warning'> => ({
-    name: students[item]?.name ?? '',
-    stationId: null,
-    materialId: students[item]?.id ?? '',
-    field: null,
-    opens: null,
-    characters: [],
-    sizeMm: null,
-    reachM: null,
-    distanceM: null,
-    otherKinds: [],
-    finer: false,
-    larger: [],
-    length: null,
-  });
+  const blank = (item: number, warning: SheetWarning): SheetNotice =>
+    blankNotice(warning, { name: students[item]?.name ?? '', stationId: null, materialId: students[item]?.id ?? '' });
   const missing = await mapInSlices(students, ({ name, className }, item): readonly SheetNotice[] => {
     const characters = missingCharacters(`${name} ${className}`, 'text');
-    return characters.length === 0
-      ? []
-      : [{ ...about(item), warning: 'missing-characters', field: 'title', characters }];
+    return characters.length === 0 ? [] : [{ ...blank(item, 'missing-characters'), field: 'title', characters }];
   });
   const laid = notes.map((note): SheetNotice => {
     if (note.reason !== 'too-small')
-      return { ...about(note.item), warning: note.reason, field: 'field' in note ? note.field : null };
+      return { ...blank(note.item, note.reason), field: 'field' in note ? note.field : null };
     const [sizeMm, neededMm] = [sizesMm[note.item] ?? 0, order.contents[note.item]?.more?.neededMm ?? 1];
     return {
-      ...about(note.item),
-      warning: 'too-small',
+      ...blank(note.item, 'too-small'),
       sizeMm,
       reachM: (deskDistanceM * sizeMm) / neededMm,
       distanceM: deskDistanceM,

@@ -1,11 +1,6 @@
-import type {
-  RosterComparisonView,
-  RosterImportView,
-  ImportedStudent,
-  StudentsPage,
-  StudentView,
-} from '@hapset/contract';
+import type { RosterImportView, StudentView } from '@hapset/contract';
 import { importedStudent as student } from '../../test/imported-student.js';
+import { rosterCalls } from '../../test/roster-calls.js';
 import { Scene } from '../../test/scene.js';
 
 describe('students over the years', () => {
@@ -15,12 +10,7 @@ describe('students over the years', () => {
   });
   afterAll(() => scene.stop());
 
-  const list = (query = '') => scene.server.ok<StudentsPage>('Hesper', 'GET', `/api/students${query}`);
-  const importRoster = (students: readonly ImportedStudent[], leave = false) =>
-    scene.importRoster(students, { leave, fileName: 'Year 6.csv' });
-  const compare = (students: readonly ImportedStudent[]) =>
-    scene.server.ok<RosterComparisonView>('Hesper', 'POST', '/api/roster-comparisons', { students });
-  const names = (page: StudentsPage): readonly string[] => page.rows.map(({ name }) => name);
+  const { list, importRoster, compare, names } = rosterCalls(() => scene);
 
   it('what was edited by hand stays through later rosters, until it is what the roster says', async () => {
     await scene.server.ok('Hesper', 'POST', '/api/student-erasures', { className: '8 Finch' });

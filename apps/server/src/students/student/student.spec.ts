@@ -1,17 +1,10 @@
-import type {
-  RosterComparisonView,
-  RosterImportView,
-  RosterUndoView,
-  ImportedStudent,
-  StudentGroups,
-  StudentsPage,
-  StudentView,
-} from '@hapset/contract';
+import type { RosterImportView, RosterUndoView, StudentGroups, StudentsPage, StudentView } from '@hapset/contract';
 import { read, utils } from '@e965/xlsx';
 import Papa from 'papaparse';
 import { newId } from '../../platform/database/columns.js';
 import { ComparedRoster } from './compared-roster.entity.js';
 import { importedStudent as student } from '../../test/imported-student.js';
+import { rosterCalls } from '../../test/roster-calls.js';
 import { Scene } from '../../test/scene.js';
 import { TestServer } from '../../test/test-server.js';
 import { until } from '../../test/until.js';
@@ -31,12 +24,7 @@ describe('students', () => {
   });
   afterAll(() => scene.stop());
 
-  const list = (query = '') => scene.server.ok<StudentsPage>('Hesper', 'GET', `/api/students${query}`);
-  const importRoster = (students: readonly ImportedStudent[], leave = false) =>
-    scene.importRoster(students, { leave, fileName: 'Year 6.csv' });
-  const compare = (students: readonly ImportedStudent[]) =>
-    scene.server.ok<RosterComparisonView>('Hesper', 'POST', '/api/roster-comparisons', { students });
-  const names = (page: StudentsPage): readonly string[] => page.rows.map(({ name }) => name);
+  const { list, importRoster, compare, names } = rosterCalls(() => scene);
 
   it('come in by a roster, sorted by class and family name, ids with their zeros', async () => {
     expect(await compare(first)).toMatchObject({

@@ -74,15 +74,30 @@ function card(sizes: Sizes, high: readonly FaceNode[], wide: readonly FaceNode[]
   return { high, wide, foot: sizes === table ? foot(sizes) : null, footGapMm: gapMm, padMm, codePadMm, codeShare };
 }
 
-/** The number in a block with the title beside it. */
-function numberFirst(sizes: Sizes): FaceDesign {
-  const block = number('solid', sizes.pt.block, sizes.floorPt * 1.6);
-  const head = row(sizes.gapMm * 1.2, [block, title(sizes)], 'middle');
+/** A head over code and texts; in wide cards, head and texts share a column. @param codeAt the side of that column */
+function underHead(
+  sizes: Sizes,
+  head: FaceNode,
+  {
+    sign = false,
+    codeAt = 'end',
+    codeShare = 1,
+  }: { sign?: boolean; codeAt?: 'start' | 'end'; codeShare?: number } = {},
+): FaceDesign {
+  const column = stack(sizes.gapMm, [head, toDo(sizes, sign)], 'around');
+  const sides = codeAt === 'start' ? [code, column] : [column, code];
   return card(
     sizes,
     [stack(sizes.gapMm, [head, code, toDo(sizes, false)], 'between')],
-    [row(sizes.gapMm * 1.5, [stack(sizes.gapMm, [head, toDo(sizes, sizes === table)], 'around'), code], 'full')],
+    [row(sizes.gapMm * 1.5, sides, 'full')],
+    codeShare,
   );
+}
+
+/** The number in a block with the title beside it. */
+function numberFirst(sizes: Sizes): FaceDesign {
+  const block = number('solid', sizes.pt.block, sizes.floorPt * 1.6);
+  return underHead(sizes, row(sizes.gapMm * 1.2, [block, title(sizes)], 'middle'), { sign: sizes === table });
 }
 
 /** The code where reading begins, the texts behind or under it. */
@@ -111,12 +126,8 @@ function codeFirst(sizes: Sizes): FaceDesign {
 
 /** The title over everything, in larger letters. */
 function titleFirst(sizes: Sizes): FaceDesign {
-  const head = row(sizes.gapMm * 1.2, [number('plain', sizes.pt.title * 1.2, sizes.floorPt), title(sizes, 1.2)], 'top');
-  return card(
-    sizes,
-    [stack(sizes.gapMm, [head, code, toDo(sizes, false)], 'between')],
-    [row(sizes.gapMm * 1.5, [stack(sizes.gapMm, [head, toDo(sizes, false)], 'around'), code], 'full')],
-  );
+  const plain = number('plain', sizes.pt.title * 1.2, sizes.floorPt);
+  return underHead(sizes, row(sizes.gapMm * 1.2, [plain, title(sizes, 1.2)], 'top'));
 }
 
 /** What to do in the largest letters. */
@@ -141,17 +152,9 @@ function taskFirst(sizes: Sizes): FaceDesign {
 
 /** An outlined number and smaller letters; a code no larger than it must be. */
 function littleInk(sizes: Sizes): FaceDesign {
-  const head = row(
-    sizes.gapMm,
-    [title(sizes, 0.85), number('outline', sizes.pt.block * 0.75, sizes.floorPt * 1.4)],
-    'top',
-  );
-  return card(
-    sizes,
-    [stack(sizes.gapMm, [head, code, toDo(sizes, false)], 'between')],
-    [row(sizes.gapMm * 1.5, [code, stack(sizes.gapMm, [head, toDo(sizes, false)], 'around')], 'full')],
-    0,
-  );
+  const outlined = number('outline', sizes.pt.block * 0.75, sizes.floorPt * 1.4);
+  const head = row(sizes.gapMm, [title(sizes, 0.85), outlined], 'top');
+  return underHead(sizes, head, { codeAt: 'start', codeShare: 0 });
 }
 
 /** Designs of table cards. */

@@ -48,7 +48,7 @@ export interface PictureBox extends MmBox {
   readonly which: 'header' | 'material' | 'photo';
 }
 
-/** A small drawing beside what to tap: a phone with a finger on it. */
+/** A small drawing beside what to tap: a phone with the ring of a tap. */
 export type TapSign = MmBox;
 
 /** An area behind what is written on it: of one colour, solid in the title's colour, or with a line around it. */

@@ -35,7 +35,7 @@ describe('designs that come with Hapset', () => {
     },
   );
 
-  it('have the usual one where there is none of that name', () => {
+  it('fall back to the usual design for a name that the kind does not have', () => {
     expect(frontOf('label', 'picture-first')).toBe(frontOf('label', 'code-first'));
     expect(frontOf('poster', undefined)).toBe(frontOf('poster', 'big-number'));
   });

@@ -2,6 +2,7 @@
 import { largeBack, plainBack, smallCardBack, studentCardBack } from './back-designs.js';
 import { handouts, labels, smallCards, tableCards } from './card-designs.js';
 import type { FaceDesign } from './face-node.js';
+import type { SheetKind } from './sheet-kind.js';
 import { bigNumber, littleInk, pictureFirst, taskFirst, twoLanguages } from './poster-designs.js';
 
 /** Names of designs by what they put first. */
@@ -17,9 +18,6 @@ export const faceLayouts = [
 /** One of them. */
 export type FaceLayoutName = (typeof faceLayouts)[number];
 
-/** Kinds of sheets that are laid out by these designs, and students' cards, which have designs of their own. */
-export type DesignedKind = 'poster' | 'table-card' | 'small-card' | 'handout' | 'label' | 'student-card';
-
 type Designs = Readonly<Partial<Record<FaceLayoutName, FaceDesign>>>;
 
 const posters: Designs = {
@@ -29,7 +27,7 @@ const posters: Designs = {
   'two-languages': twoLanguages,
   'little-ink': littleInk,
 };
-const designs: Readonly<Record<DesignedKind, Designs>> = {
+const designs: Readonly<Record<SheetKind, Designs>> = {
   poster: posters,
   'table-card': tableCards,
   'small-card': smallCards,
@@ -39,18 +37,18 @@ const designs: Readonly<Record<DesignedKind, Designs>> = {
 };
 
 /** The designs of a kind; the first is the usual one. None for students' cards. */
-export function layoutsOf(kind: DesignedKind): readonly FaceLayoutName[] {
+export function layoutsOf(kind: SheetKind): readonly FaceLayoutName[] {
   return Object.keys(designs[kind]) as FaceLayoutName[];
 }
 
-/** A front; the usual one of its kind where there is none of that name. */
-export function frontOf(kind: DesignedKind, layout: FaceLayoutName | undefined): FaceDesign {
+/** The front of a kind in that design; in the usual one if the kind has no design of that name. */
+export function frontOf(kind: SheetKind, layout: FaceLayoutName | undefined): FaceDesign {
   const own = designs[kind];
   return (layout && own[layout]) ?? Object.values(own)[0] ?? bigNumber;
 }
 
 /** The back of a kind. */
-export function backDesignOf(kind: DesignedKind): FaceDesign {
+export function backDesignOf(kind: SheetKind): FaceDesign {
   switch (kind) {
     case 'poster':
     case 'table-card':

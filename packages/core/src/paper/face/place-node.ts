@@ -24,7 +24,7 @@ export class Placement {
     return this.placed;
   }
 
-  /** @param box what the part may take: as wide as it was measured, as high or higher */
+  /** @param box the space for the part: of its measured width, and at least of its measured height */
   put(part: Measured, box: MmBox): void {
     const { node } = part;
     switch (node.kind) {

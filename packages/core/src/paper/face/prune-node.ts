@@ -10,7 +10,7 @@ function keep(node: FaceNode | null, passes: (leaf: FaceNode) => boolean): FaceN
   const parts = node.parts.flatMap((part) => keep(part, passes) ?? []);
   const isSame = parts.length === node.parts.length && parts.every((part, index) => part === node.parts[index]);
   if (isSame) return node;
-  // A sign stands for the words beside it.
+  // A sign without its words says nothing.
   if (parts.length === 0 || parts.every(({ kind }) => kind === 'tap-sign')) return null;
   const [only] = parts;
   return node.kind === 'row' && parts.length === 1 && only ? only : { ...node, parts };

@@ -2,13 +2,9 @@
 import { luminance, rgbOf } from '../../code/look/colour.js';
 import type { FaceField } from '../face/fields.js';
 import { layoutsOf, type FaceLayoutName } from '../face/face-design-of.js';
+import type { SheetKind } from '../face/sheet-kind.js';
 
-/** What codes of lessons and of the shelf are put on. */
-export const composedKinds = ['poster', 'table-card', 'small-card', 'handout', 'label'] as const;
-/** Students' cards are made of rosters. */
-export const sheetKinds = [...composedKinds, 'student-card'] as const;
-/** What is made of paper. */
-export type SheetKind = (typeof sheetKinds)[number];
+export { composedKinds, sheetKinds, type SheetKind } from '../face/sheet-kind.js';
 
 /** Faces of student cards, by what they put first. */
 export const cardDesigns = ['band', 'big-code', 'upright'] as const;

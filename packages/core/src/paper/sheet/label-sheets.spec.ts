@@ -13,7 +13,7 @@ describe('sheets of labels by their number', () => {
     expect(labelSheets(paper).map(({ columns, rows }) => columns * rows)).toEqual([8, 12, 21, 24, 40, 65]);
   });
 
-  it('are told apart by any figure', () => {
+  it('differ if one figure differs', () => {
     const [first, second] = labelSheets('A4');
     if (!first || !second) throw new Error('there are several');
     expect(isSameLabelSheet(first, { ...first })).toBe(true);
